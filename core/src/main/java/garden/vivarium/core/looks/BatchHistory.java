@@ -1,0 +1,244 @@
+package garden.vivarium.core.looks;
+
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Milestone;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * The looks of one batch, replayed in order of day, and what they say of each piece. Looks by piece and by count may be
+ * mixed. A count is given to anonymous pieces so that the earliest move first, and losses come first from pieces without
+ * first sign; this is the assignment under which the counts could have come about soonest, and it leaves the tallies the
+ * same in whatever order the pieces are numbered.
+ */
+public final class BatchHistory {
+
+    private static final Comparator<PieceTrack> EARLIEST = Comparator.comparingInt(PieceTrack::firstSignBy)
+            .thenComparingInt(PieceTrack::lastNotReady)
+            .thenComparingInt(PieceTrack::number);
+    private static final Comparator<PieceTrack> WITHOUT_SIGN_FIRST = Comparator.comparing(PieceTrack::hasFirstSign)
+            .thenComparingInt(PieceTrack::lastNotReady)
+            .thenComparingInt(PieceTrack::number);
+
+    private final MilestoneSigns signs;
+    private final List<PieceTrack> pieces;
+
+    private BatchHistory(int stuck, MilestoneSigns signs) {
+        this.signs = signs;
+        this.pieces =
+                Stream.iterate(1, i -> i + 1).limit(stuck).map(PieceTrack::new).toList();
+    }
+
+    /**
+     * Replays all looks of a batch. Looks on one day are taken in the order given.
+     *
+     * @param stuck pieces stuck, 1 and up
+     * @param signs by what the protocol tells its milestones
+     * @param looks all looks, in any order of days
+     * @throws Refusal if a look cannot be true beside the others; the message names the remedy
+     */
+    public static BatchHistory replay(int stuck, MilestoneSigns signs, Collection<? extends Look> looks) {
+        if (stuck < 1) {
+            throw new IllegalArgumentException("a batch has at least one piece");
+        }
+        BatchHistory history = new BatchHistory(stuck, signs);
+        List<Look> inOrder = new ArrayList<>(looks);
+        inOrder.sort(Comparator.comparingInt(Look::day));
+        inOrder.forEach(history::take);
+        return history;
+    }
+
+    /** The tallies of a milestone. Pieces sent away are pending at their last look. */
+    public Tallies tallies(Milestone milestone) {
+        return Tallies.of(pieces.stream().map(p -> p.interval(milestone)).toList());
+    }
+
+    /** Every piece, in order of its number. */
+    public List<PieceView> pieces() {
+        return pieces.stream().map(PieceTrack::view).toList();
+    }
+
+    /** Where the pieces stand. */
+    public Counts counts() {
+        return new Counts(
+                pieces.size(),
+                count(PieceTrack::hasFirstSign),
+                count(PieceTrack::wasReady),
+                count(p -> p.state() == PieceState.LOST && !p.wasReady()),
+                count(p -> p.state() == PieceState.SENT && !p.wasReady()),
+                count(p -> p.state().isEnd() && p.wasReady()));
+    }
+
+    private void take(Look look) {
+        if (look.day() < 0) {
+            throw new Refusal(
+                    "day",
+                    "The look is dated before the day stuck; give a day from the day stuck on, or correct that day.");
+        }
+        if (look instanceof Look.ByPiece byPiece) {
+            byPiece.readings().forEach(r -> takeReading(look.day(), r));
+        } else if (look instanceof Look.ByCount byCount) {
+            takeCounts(byCount);
+        }
+    }
+
+    private void takeReading(int day, Reading reading) {
+        if (reading.piece() < 1 || reading.piece() > pieces.size()) {
+            throw new Refusal(
+                    "piece",
+                    "Piece %d is not in this batch of %d; give a number from 1 to %d."
+                            .formatted(reading.piece(), pieces.size(), pieces.size()));
+        }
+        PieceTrack piece = pieces.get(reading.piece() - 1);
+        PieceState next = reading.state();
+        if (piece.state().isEnd() && next != piece.state()) {
+            throw new Refusal(
+                    "piece",
+                    "Piece %d was %s on day %d; take that reading back first if it was wrong."
+                            .formatted(reading.piece(), piece.state().words(), piece.since()));
+        }
+        refuseWhatCannotBeKnown(reading.kind(), next, day, "Piece %d: ".formatted(reading.piece()));
+        boolean rootsUnknown = next == PieceState.NONE && !signs.knowsReady(reading.kind());
+        if (next.compareTo(piece.state()) < 0 && !rootsUnknown) {
+            throw new Refusal(
+                    "piece",
+                    "Piece %d was %s on day %d and cannot go back to %s; take that reading back first if it was wrong."
+                            .formatted(reading.piece(), piece.state().words(), piece.since(), next.words()));
+        }
+        if (!next.isEnd()) {
+            piece.alive(day, reading.kind(), signs, next.compareTo(PieceState.FIRST_SIGN) < 0 || piece.hasFirstSign());
+        }
+        if (next != PieceState.NONE) {
+            piece.reach(next, day, false);
+        }
+        reading.firmness().ifPresent(piece::feels);
+    }
+
+    private void refuseWhatCannotBeKnown(LookKind kind, PieceState state, int day, String where) {
+        boolean knows = switch (state) {
+            case FIRST_SIGN -> signs.firstSign().isEmpty() || signs.knowsFirstSign(kind);
+            case READY -> signs.knowsReady(kind);
+            default -> true;
+        };
+        if (!knows) {
+            throw new Refusal(
+                    "look",
+                    where
+                            + "a look %s cannot tell of %s; tug or lift it, or log only losses and top growth."
+                                    .formatted(kind.words(), state.words()));
+        }
+        if (day == 0 && (state == PieceState.FIRST_SIGN || state == PieceState.READY)) {
+            throw new Refusal(
+                    "day",
+                    where
+                            + "nothing can be %s on the day it was stuck; note it as rooted on day 0, or date the look later."
+                                    .formatted(state.words()));
+        }
+        if (day == 0 && state == PieceState.LOST) {
+            throw new Refusal(
+                    "day",
+                    where
+                            + "a piece lost on the day stuck was never stuck; lower the number stuck, or date the look later.");
+        }
+    }
+
+    private void takeCounts(Look.ByCount look) {
+        Counts before = counts();
+        refuseFalling("ready", before.ready(), look.ready());
+        refuseFalling("lost", before.lost(), look.lost());
+        refuseFalling("sent", before.sent(), look.sent());
+        int judged = look.ready() + look.lost() + look.sent();
+        if (judged > pieces.size()) {
+            throw new Refusal(
+                    look.lost() > before.lost() ? "lost" : "ready",
+                    "%d ready, %d lost and %d sent are more than the %d stuck; lower one of them."
+                            .formatted(look.ready(), look.lost(), look.sent(), pieces.size()));
+        }
+        if (look.ready() > before.ready()) {
+            refuseWhatCannotBeKnown(look.kind(), PieceState.READY, look.day(), "");
+        }
+        if (look.lost() > before.lost()) {
+            refuseWhatCannotBeKnown(look.kind(), PieceState.LOST, look.day(), "");
+        }
+        if (look.firstSign().isPresent()) {
+            refuseFirstSign(look, before);
+        }
+
+        move(look.lost() - before.lost(), PieceState.LOST, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
+        move(look.sent() - before.sent(), PieceState.SENT, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
+        move(look.ready() - before.ready(), PieceState.READY, look.day(), p -> !p.isJudged(), EARLIEST);
+        if (look.firstSign().isPresent()) {
+            int more = look.firstSign().getAsInt() - count(PieceTrack::hasFirstSign);
+            move(more, PieceState.FIRST_SIGN, look.day(), p -> !p.isJudged() && !p.hasFirstSign(), EARLIEST);
+        }
+        pieces.stream()
+                .filter(p -> !p.state().isEnd())
+                .forEach(p ->
+                        p.alive(look.day(), look.kind(), signs, look.firstSign().isPresent()));
+    }
+
+    private void refuseFirstSign(Look.ByCount look, Counts before) {
+        int firstSign = look.firstSign().getAsInt();
+        if (firstSign < look.ready()) {
+            throw new Refusal(
+                    "first_sign",
+                    "First sign counts the ready ones too: it cannot be below the %d ready; raise it."
+                            .formatted(look.ready()));
+        }
+        refuseFalling("first_sign", before.firstSign(), firstSign);
+        if (firstSign > before.firstSign()) {
+            refuseWhatCannotBeKnown(look.kind(), PieceState.FIRST_SIGN, look.day(), "");
+        }
+        long able =
+                pieces.stream().filter(p -> p.hasFirstSign() || !p.isJudged()).count();
+        long newlyGone = (long) look.lost() + look.sent() - before.lost() - before.sent();
+        long withoutSign =
+                pieces.stream().filter(p -> !p.hasFirstSign() && !p.isJudged()).count();
+        if (firstSign > able - Math.min(newlyGone, withoutSign)) {
+            throw new Refusal(
+                    "first_sign",
+                    "%d with first sign are more than the %d pieces that can show it; lower it."
+                            .formatted(firstSign, able - Math.min(newlyGone, withoutSign)));
+        }
+    }
+
+    private void refuseFalling(String field, int before, int now) {
+        if (now < 0) {
+            throw new Refusal(field, "%s cannot be below 0; give 0 or more.".formatted(capital(field)));
+        }
+        if (now < before) {
+            throw new Refusal(
+                    field,
+                    "%s cannot fall from %d to %d: counts are so far; give %d or more, or take the earlier look back."
+                            .formatted(capital(field), before, now, before));
+        }
+    }
+
+    private void move(int howMany, PieceState next, int day, Predicate<PieceTrack> able, Comparator<PieceTrack> order) {
+        if (howMany <= 0) {
+            return;
+        }
+        List<PieceTrack> moving =
+                pieces.stream().filter(able).sorted(order).limit(howMany).toList();
+        if (moving.size() < howMany) {
+            throw new Refusal(
+                    next.code(),
+                    "%d more %s, but only %d pieces are left to be so; lower the count."
+                            .formatted(howMany, next.words(), moving.size()));
+        }
+        moving.forEach(p -> p.reach(next, day, true));
+    }
+
+    private int count(Predicate<PieceTrack> what) {
+        return (int) pieces.stream().filter(what).count();
+    }
+
+    private static String capital(String field) {
+        String words = field.replace('_', ' ');
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+}

@@ -1,0 +1,36 @@
+package garden.vivarium.core.looks;
+
+import garden.vivarium.core.timing.LookKind;
+import java.util.List;
+import java.util.OptionalInt;
+
+/** A dated look at a batch: by piece or by count, freely mixed over a batch's life. */
+public sealed interface Look {
+
+    /** Days since the day stuck; below 0 is refused by the history. */
+    int day();
+
+    /**
+     * A look at single pieces. Pieces without a reading were not looked at and give nothing that day.
+     *
+     * @param day days since the day stuck
+     * @param readings one a piece
+     */
+    record ByPiece(int day, List<Reading> readings) implements Look {
+        public ByPiece {
+            readings = List.copyOf(readings);
+        }
+    }
+
+    /**
+     * A look at the whole batch, by counts so far. Counts are cumulative and cannot fall.
+     *
+     * @param day days since the day stuck
+     * @param kind how the batch was looked at
+     * @param firstSign pieces that have reached first sign or beyond, if that was counted
+     * @param ready pieces ready or beyond
+     * @param lost pieces lost before they were ready
+     * @param sent pieces that left unjudged
+     */
+    record ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent) implements Look {}
+}

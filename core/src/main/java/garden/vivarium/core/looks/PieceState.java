@@ -1,0 +1,49 @@
+package garden.vivarium.core.looks;
+
+import java.util.Arrays;
+
+/** What a look says of a piece, in the order in which a piece can only go forward. */
+public enum PieceState {
+    /** Looked at, nothing yet. */
+    NONE("none", "nothing yet"),
+    FIRST_SIGN("first_sign", "first sign"),
+    READY("ready", "ready"),
+    LOST("lost", "lost"),
+    /** Left unjudged. */
+    SENT("sent", "sent away");
+
+    private final String code;
+    private final String words;
+
+    PieceState(String code, String words) {
+        this.code = code;
+        this.words = words;
+    }
+
+    /** The word used in files. */
+    public String code() {
+        return code;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    /** Whether nothing can be read of the piece after this. */
+    public boolean isEnd() {
+        return this == LOST || this == SENT;
+    }
+
+    /**
+     * Reads a file's word.
+     *
+     * @throws IllegalArgumentException if the word is none of none, first_sign, ready, lost, sent
+     */
+    public static PieceState of(String code) {
+        return Arrays.stream(values())
+                .filter(s -> s.code.equalsIgnoreCase(code.strip()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“%s” is no state; write none, first_sign, ready, lost or sent".formatted(code)));
+    }
+}

@@ -1,0 +1,51 @@
+package garden.vivarium.core.timing;
+
+import java.util.Arrays;
+
+/** How a piece was looked at. Only looks that can see or feel roots say anything of roots. */
+public enum LookKind {
+    /** From above, without touching: top growth, firmness, losses; roots stay unknown. */
+    ABOVE("above", "from above"),
+    /** Through a clear wall, water or bag. */
+    WALL("wall", "through the wall"),
+    /** A gentle tug: roots hold. */
+    TUG("tug", "a gentle tug"),
+    /** Lifted out and seen whole. */
+    LIFTED("lifted", "lifted");
+
+    private final String code;
+    private final String words;
+
+    LookKind(String code, String words) {
+        this.code = code;
+        this.words = words;
+    }
+
+    /** The word used in files. */
+    public String code() {
+        return code;
+    }
+
+    /** The words that growers read. */
+    public String words() {
+        return words;
+    }
+
+    /** Whether this look can know of a milestone that is told by the sign. Losses are known by every look. */
+    public boolean canKnow(Sign sign) {
+        return this != ABOVE || sign == Sign.SHOOT;
+    }
+
+    /**
+     * Reads a file's word.
+     *
+     * @throws IllegalArgumentException if the word is none of above, wall, tug, lifted
+     */
+    public static LookKind of(String code) {
+        return Arrays.stream(values())
+                .filter(k -> k.code.equalsIgnoreCase(code.strip()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“%s” is no kind of look; write above, wall, tug or lifted".formatted(code)));
+    }
+}

@@ -1,0 +1,64 @@
+package garden.vivarium.core.timing;
+
+import java.time.LocalDate;
+import java.time.Month;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * When a way works at its usual speed and rate, as months of the northern year, and how much slower and poorer it is
+ * outside them. An empty set of months means all year.
+ *
+ * @param months months of the northern year in season; empty for all year
+ * @param slower factor on every time out of season, 1 and up
+ * @param poorer factor on the strike rate out of season, above 0 and at most 1
+ */
+public record Season(Set<Month> months, double slower, double poorer) {
+
+    public Season {
+        months = months.isEmpty() ? Set.of() : Set.copyOf(months);
+        if (!(slower >= 1) || !(poorer > 0) || !(poorer <= 1)) {
+            throw new IllegalArgumentException(
+                    "out of season is slower (1 and up) and poorer (above 0, at most 1), not %s and %s"
+                            .formatted(slower, poorer));
+        }
+    }
+
+    /** All year round, at one speed and rate. */
+    public static Season allYear() {
+        return new Season(Set.of(), 1, 1);
+    }
+
+    /** A season of the given months. */
+    public static Season of(Collection<Month> months, double slower, double poorer) {
+        return new Season(months.isEmpty() ? Set.of() : EnumSet.copyOf(months), slower, poorer);
+    }
+
+    /** Whether a batch stuck on the day in such a place is in season. */
+    public boolean isIn(LocalDate day, Climate climate, Hemisphere hemisphere) {
+        return months.isEmpty() || !climate.seasonal() || months.contains(northern(day.getMonth(), hemisphere));
+    }
+
+    /** The factor on times for a batch stuck on the day: 1 in season, {@link #slower()} outside it. */
+    public double slowing(LocalDate day, Climate climate, Hemisphere hemisphere) {
+        return isIn(day, climate, hemisphere) ? 1 : slower;
+    }
+
+    /** The factor on the strike rate for a batch stuck on the day: 1 in season, {@link #poorer()} outside it. */
+    public double thinning(LocalDate day, Climate climate, Hemisphere hemisphere) {
+        return isIn(day, climate, hemisphere) ? 1 : poorer;
+    }
+
+    /** The months in season as the nursery's own calendar has them, in order; empty for all year. */
+    public Set<Month> localMonths(Hemisphere hemisphere) {
+        Set<Month> local = new TreeSet<>();
+        months.forEach(m -> local.add(northern(m, hemisphere)));
+        return local;
+    }
+
+    private static Month northern(Month month, Hemisphere hemisphere) {
+        return hemisphere == Hemisphere.NORTH ? month : month.plus(6);
+    }
+}

@@ -1,0 +1,155 @@
+package garden.vivarium.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.core.evidence.Overdispersion.WayCounts;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class StrikeRateTest {
+
+    private static final int[] KEPT = {18, 31, 9, 40, 22, 13, 27, 35};
+    private static final int[] STUCK = {24, 36, 20, 48, 36, 24, 30, 40};
+
+    @Test
+    void oneWaysSpreadHoldsItsWorkedValue() {
+        assertThat(oneWay(0.735103, 0.083188)).isCloseTo(-23.240997, within(1e-6));
+        for (double step : new double[] {-0.002, 0.002}) {
+            assertThat(oneWay(0.735103 + step, 0.083188)).isLessThan(-23.240997);
+            assertThat(oneWay(0.735103, 0.083188 + step)).isLessThan(-23.240997);
+        }
+    }
+
+    @Test
+    void theSpreadCommonToFourWaysHoldsItsWorkedValues() {
+        Overdispersion young = Overdispersion.estimate(fourWays(1));
+        assertThat(young.rho()).isCloseTo(0.0634417, within(5e-8));
+        assertThat(young.batches()).isEqualTo(8);
+
+        assertThat(Overdispersion.logLikelihoodAt(fourWays(1), 0.0431510)).isCloseTo(-24.574980, within(1e-6));
+    }
+
+    @Test
+    void fromTwentyBatchesTheLikelihoodDecides() {
+        // Three copies of each way make 24 batches, and leave the maximum where it was.
+        Overdispersion grown = Overdispersion.estimate(fourWays(3));
+
+        assertThat(grown.batches()).isEqualTo(24);
+        assertThat(grown.rho()).isCloseTo(0.0431510, within(5e-7));
+        assertThat(grown.logLikelihood()).isCloseTo(3 * -24.574980, within(4e-6));
+    }
+
+    @Test
+    void withoutBatchesTheSpreadIsThePriorMean() {
+        assertThat(Overdispersion.estimate(List.of()).rho()).isCloseTo(0.1, within(1e-9));
+    }
+
+    @Test
+    void threeBatchesOverTheGuideHoldTheirWorkedValues() {
+        List<BatchCount> three = List.of(new BatchCount(18, 24), new BatchCount(31, 36), new BatchCount(9, 20));
+        assertThat(three.get(0).effectivePieces(0.08)).isCloseTo(8.45070, within(5e-6));
+        assertThat(three.get(1).effectivePieces(0.08)).isCloseTo(9.47368, within(5e-6));
+        assertThat(three.get(2).effectivePieces(0.08)).isCloseTo(7.93651, within(5e-6));
+
+        StrikeRate rate = StrikeRate.of(0.70, List.of(new Level("this way", three)), 0.08);
+
+        assertThat(rate.alpha()).isCloseTo(20.8674, within(5e-5));
+        assertThat(rate.beta()).isCloseTo(8.99354, within(5e-6));
+        assertThat(rate.quantile(0.05)).isCloseTo(0.555431, within(5e-7));
+        assertThat(rate.quantile(0.95)).isCloseTo(0.826824, within(5e-7));
+        assertThat(rate.shares().get(0).weight()).isCloseTo(25.8609, within(5e-5));
+        assertThat(rate.guideWeight()).isEqualTo(4);
+    }
+
+    @Test
+    void aWiderLevelHandsItsMeanOnAtALesserStrength() {
+        List<BatchCount> three = List.of(new BatchCount(18, 24), new BatchCount(31, 36), new BatchCount(9, 20));
+
+        StrikeRate rate =
+                StrikeRate.of(0.70, List.of(new Level("the group", three), new Level("this way", List.of())), 0.08);
+
+        assertThat(rate.alpha()).isCloseTo(5.23504, within(5e-6));
+        assertThat(rate.beta()).isCloseTo(2.25623, within(5e-6));
+        assertThat(rate.guideWeight() + rate.shares().get(0).weight())
+                .as("what each level weighs adds up to the whole")
+                .isCloseTo(rate.alpha() + rate.beta(), within(1e-9));
+    }
+
+    @Test
+    void theNextBatchHoldsItsWorkedValue() {
+        StrikeRate rate = new StrikeRate(41, 15, 0.08, 0.7, 4, List.of());
+        NextBatch next = rate.nextBatch();
+
+        assertThat(next.a()).isCloseTo(6.88321, within(5e-6));
+        assertThat(next.b()).isCloseTo(2.51825, within(5e-6));
+        assertThat(rate.quantile(0.05)).isCloseTo(0.631022, within(5e-7));
+        assertThat(rate.quantile(0.95)).isCloseTo(0.823758, within(5e-7));
+        assertThat(next.quantile(0.05)).isCloseTo(0.479397, within(5e-7));
+        assertThat(next.quantile(0.95)).isCloseTo(0.926449, within(5e-7));
+    }
+
+    @Test
+    void twoStagesMultiplyMeansAndSecondMoments() {
+        NextBatch strike = new NextBatch(6.88321, 2.51825);
+        NextBatch settle = new NextBatch(19, 1);
+
+        NextBatch both = strike.and(settle);
+
+        assertThat(both.mean()).isCloseTo(strike.mean() * 0.95, within(1e-12));
+        double second = (strike.variance() + strike.mean() * strike.mean()) * (settle.variance() + 0.95 * 0.95);
+        assertThat(both.variance() + both.mean() * both.mean()).isCloseTo(second, within(1e-12));
+        assertThat(both.variance()).isGreaterThan(strike.variance() * 0.9);
+    }
+
+    @Test
+    void aRunningBatchCountsAsFarAsItCanBeJudged() {
+        BatchCount running = BatchCount.running(5, 15, 0.4);
+
+        assertThat(running.of()).isEqualTo(11);
+        assertThat(running.kept()).isEqualTo(5);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.5, 0.5", "0.3, 4", "20, 0.4", "250, 90"})
+    void nodesOfABetaGiveItsMomentsEvenWhereItsDensityIsUnbounded(double a, double b) {
+        RateNodes nodes = RateNodes.of(a, b, 96);
+        double mean = 0;
+        double second = 0;
+        for (int i = 0; i < nodes.size(); i++) {
+            mean += nodes.weight(i) * nodes.rate(i);
+            second += nodes.weight(i) * nodes.rate(i) * nodes.rate(i);
+        }
+        assertThat(mean).isCloseTo(a / (a + b), within(1e-7));
+        assertThat(second).isCloseTo(a * (a + 1) / ((a + b) * (a + b + 1)), within(1e-7));
+    }
+
+    @Test
+    void badRatesAreRefusedWithTheBounds() {
+        assertThatThrownBy(() -> StrikeRate.ofGuide(1, 0.1)).hasMessageContaining("between 0 and 1");
+        assertThatThrownBy(() -> new BatchCount(5, 4)).hasMessageContaining("between 0 and all");
+    }
+
+    private static double oneWay(double mu, double rho) {
+        double sum = 0;
+        for (int i = 0; i < KEPT.length; i++) {
+            sum += BetaBinomial.logChance(KEPT[i], STUCK[i], mu, rho);
+        }
+        return sum;
+    }
+
+    private static List<WayCounts> fourWays(int copies) {
+        List<WayCounts> ways = new ArrayList<>();
+        for (int copy = 0; copy < copies; copy++) {
+            for (int i = 0; i < KEPT.length; i += 2) {
+                ways.add(new WayCounts(0.7, List.of(new int[] {KEPT[i], STUCK[i]}, new int[] {KEPT[i + 1], STUCK[i + 1]
+                })));
+            }
+        }
+        return ways;
+    }
+}
