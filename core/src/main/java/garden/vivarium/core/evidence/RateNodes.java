@@ -1,5 +1,7 @@
 package garden.vivarium.core.evidence;
 
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 
@@ -12,7 +14,9 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 public final class RateNodes {
 
     private static final double NEGLIGIBLE = 34;
-    private static final int SCAN = 400;
+    private static final int SCAN = 200;
+    // A rule costs far more to make than to use.
+    private static final Map<Integer, GaussIntegrator> RULES = new ConcurrentHashMap<>();
 
     private final double[] rates;
     private final double[] weights;
@@ -45,12 +49,14 @@ public final class RateNodes {
                 last = Math.max(last, i);
             }
         }
-        GaussIntegrator rule = new GaussIntegratorFactory().legendre(count, (first - 1.0) / SCAN, (last + 1.0) / SCAN);
+        double low = (first - 1.0) / SCAN;
+        double half = ((last + 1.0) / SCAN - low) / 2;
+        GaussIntegrator rule = RULES.computeIfAbsent(count, n -> new GaussIntegratorFactory().legendre(n));
         double[] rates = new double[count];
         double[] weights = new double[count];
         double sum = 0;
         for (int i = 0; i < count; i++) {
-            double s = rule.getPoint(i);
+            double s = low + half * (1 + rule.getPoint(i));
             double sine = Math.sin(angle(s));
             rates[i] = sine * sine;
             weights[i] = rule.getWeight(i) * Math.exp(logDensity(a, b, s) - peak);

@@ -1,0 +1,28 @@
+package garden.vivarium.core.plan;
+
+import java.time.LocalDate;
+
+/**
+ * What is wanted: so many young plants, by then, this sure.
+ *
+ * @param youngPlants pots wanted, 1 to 5,000
+ * @param piecesPerPot rooted pieces in each pot, 1 to 50
+ * @param due day by which they should stand settled
+ * @param confidence chance asked for, 0.5 to 0.99
+ */
+public record Aim(int youngPlants, int piecesPerPot, LocalDate due, double confidence) {
+
+    public Aim {
+        if (youngPlants < 1 || youngPlants > 5000 || piecesPerPot < 1 || piecesPerPot > 50) {
+            throw new IllegalArgumentException("an aim is 1 to 5,000 young plants of 1 to 50 pieces each");
+        }
+        if (!(confidence >= 0.5) || !(confidence <= 0.99)) {
+            throw new IllegalArgumentException("a confidence lies between 0.5 and 0.99, not at " + confidence);
+        }
+    }
+
+    /** Rooted pieces that the pots want together. */
+    public int pieces() {
+        return youngPlants * piecesPerPot;
+    }
+}

@@ -1,0 +1,57 @@
+package garden.vivarium.core.plan;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * The days on which a batch is expected to pass its stages: what a ribbon draws as pale bands. Bands run from the tenth to
+ * the ninetieth percentile of those pieces that get there.
+ *
+ * @param taken day cut
+ * @param callus days within which wounds have dried, where there is that stage
+ * @param stuck day 0
+ * @param firstSign band, where there is one
+ * @param ready band
+ * @param settled band after the move; absent where ready is established
+ */
+public record Expected(
+        LocalDate taken,
+        Optional<Band> callus,
+        LocalDate stuck,
+        Optional<Band> firstSign,
+        Band ready,
+        Optional<Band> settled) {
+
+    /** From one day to another, both included. */
+    public record Band(LocalDate from, LocalDate to) {}
+
+    /** What is expected of a batch taken on the day, with times slowed by the factor of its season. */
+    public static Expected of(Outlook outlook, LocalDate taken, double slowing) {
+        return of(outlook, taken, taken.plusDays(outlook.callusDays()), slowing);
+    }
+
+    /** The same for a batch whose day 0 is known. */
+    public static Expected of(Outlook outlook, LocalDate taken, LocalDate stuck, double slowing) {
+        Band ready = band(stuck, outlook.ready().slowedBy(slowing).window());
+        return new Expected(
+                taken,
+                outlook.callus().map(c -> new Band(taken.plusDays(c.least()), taken.plusDays(c.most()))),
+                stuck,
+                outlook.firstSign().map(f -> band(stuck, f.slowedBy(slowing).window())),
+                ready,
+                outlook.settle()
+                        .map(s -> new Band(
+                                ready.from().plusDays(s.days()), ready.to().plusDays(s.days()))));
+    }
+
+    /** The last day of the last band. */
+    public LocalDate end() {
+        return settled.orElse(ready).to();
+    }
+
+    private static Band band(LocalDate stuck, garden.vivarium.core.timing.Window days) {
+        return new Band(
+                stuck.plusDays(Math.round(days.d10())),
+                stuck.plusDays(Math.max(Math.round(days.d10()) + 1, Math.round(days.d90()))));
+    }
+}

@@ -1,0 +1,78 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.guide.OutputRatio;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Season;
+import java.util.Optional;
+
+/**
+ * What is to be expected of a way before a batch is stuck, in season: rate, times, and the stages before and after.
+ *
+ * @param strike mean strike rate with its evidence
+ * @param firstSign time to first sign; absent where there is none
+ * @param ready time to ready
+ * @param callus survival and days of the callus stage, where there is one
+ * @param settle share that settles after the move and days until then; absent where ready is established
+ * @param output young plants a ready piece gives
+ * @param season when the way works at its usual speed and rate
+ */
+public record Outlook(
+        StrikeRate strike,
+        Optional<RootingTime> firstSign,
+        RootingTime ready,
+        Optional<CallusStage> callus,
+        Optional<SettleStage> settle,
+        OutputRatio output,
+        Season season) {
+
+    /** Callus: the share that survives it, as of one batch, and its days. */
+    public record CallusStage(NextBatch survival, int least, int usual, int most) {}
+
+    /** Settling: the share that settles, as of one batch, and the days until it has. */
+    public record SettleStage(NextBatch share, int days) {}
+
+    /**
+     * The outlook of a protocol, given what is known of its rate and times. Callus survival and establishment are the
+     * guide's, worth four pieces as the strike rate's guide is, and batches scatter in them by the same ρ.
+     */
+    public static Outlook of(Protocol protocol, StrikeRate strike, Optional<RootingTime> firstSign, RootingTime ready) {
+        double rho = strike.rho();
+        return new Outlook(
+                strike,
+                firstSign,
+                ready,
+                protocol.callus()
+                        .map(c -> new CallusStage(
+                                StrikeRate.ofGuide(c.survival(), rho).nextBatch(), c.least(), c.usual(), c.most())),
+                protocol.establishment().days() == 0
+                        ? Optional.empty()
+                        : Optional.of(new SettleStage(
+                                StrikeRate.ofGuide(protocol.establishment().rate(), rho)
+                                        .nextBatch(),
+                                protocol.establishment().days())),
+                protocol.output(),
+                protocol.season());
+    }
+
+    /** From the guide alone. */
+    public static Outlook ofGuide(Protocol protocol, double rho) {
+        return of(
+                protocol,
+                StrikeRate.ofGuide(protocol.rate(), rho),
+                protocol.firstSign().map(f -> RootingTime.ofGuide(f.days())),
+                RootingTime.ofGuide(protocol.ready().days()));
+    }
+
+    /** Days between taken and stuck. */
+    public int callusDays() {
+        return callus.map(CallusStage::usual).orElse(0);
+    }
+
+    /** Days between ready and settled. */
+    public int settleDays() {
+        return settle.map(SettleStage::days).orElse(0);
+    }
+}

@@ -1,0 +1,311 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.Working;
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+
+/**
+ * The answer to an aim by one way: how many to take when starting on a day, the chance, the last safe day to start, and
+ * what to expect. Section 5 of the design's science page.
+ */
+public final class WayPlan {
+
+    private final Outlook outlook;
+    private final Aim aim;
+    private final Setting setting;
+    private final OptionalInt limit;
+    private final LocalDate start;
+    private final Optional<TakeCount> take;
+    private final Optional<LocalDate> lastSafeStart;
+
+    private WayPlan(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
+        this.outlook = outlook;
+        this.aim = aim;
+        this.setting = setting;
+        this.limit = limit;
+        this.start = start;
+        this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
+        this.lastSafeStart = latestStart();
+    }
+
+    /**
+     * Plans a way.
+     *
+     * @param outlook what is to be expected of the way
+     * @param aim what is wanted
+     * @param setting where the batch would stand
+     * @param limit pieces that the stock can give; empty if unknown
+     * @param start day on which pieces would be taken, which the last safe start never precedes
+     */
+    public static WayPlan of(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
+        return new WayPlan(outlook, aim, setting, limit, start);
+    }
+
+    /** Least number of pieces to take when starting on {@link #start}; empty if no number would do. */
+    public Optional<TakeCount> take() {
+        return take;
+    }
+
+    public LocalDate start() {
+        return start;
+    }
+
+    /** The chance of the aim when taking this many on the start day. */
+    public double chance(int pieces) {
+        return readyWhenStarted(start).atLeast(aim.pieces(), pieces, outlook.output());
+    }
+
+    /**
+     * The last day on which taking all that the stock can give still meets the aim; empty if even the start day is too
+     * late. Where the limit is unknown, twice the pieces that would do with unlimited time stand for it.
+     */
+    public Optional<LocalDate> lastSafeStart() {
+        return lastSafeStart;
+    }
+
+    /** The pieces that stand for the stock's limit in {@link #lastSafeStart}. */
+    public int piecesAtMost() {
+        return limit.orElseGet(() -> TakeCount.least(
+                        ReadyChance.withUnlimitedTime(rate(1)), outlook.output(), aim.pieces(), aim.confidence())
+                .map(t -> 2 * t.pieces())
+                .orElse(TakeCount.MOST));
+    }
+
+    /** Whether the stock cannot give as many as a start today needs. */
+    public boolean isStockShort() {
+        return limit.isPresent() && take.map(t -> t.pieces() > limit.getAsInt()).orElse(true);
+    }
+
+    /** Whether the start day is already too late for any number of pieces. */
+    public boolean isTooLate() {
+        return take.isEmpty();
+    }
+
+    public boolean isInSeason() {
+        return setting.inSeason(outlook.season(), stuckOn(start));
+    }
+
+    /** The days on which the stages are expected when starting on the start day. */
+    public Expected expected() {
+        return Expected.of(outlook, start, slowing(start));
+    }
+
+    public Outlook outlook() {
+        return outlook;
+    }
+
+    /**
+     * The first day in season on which a start would need fewer pieces than the start day does, and how many, where the
+     * start day itself is out of season.
+     */
+    public Optional<Better> betterInSeason() {
+        if (isInSeason()) {
+            return Optional.empty();
+        }
+        for (LocalDate day = start.plusDays(1); day.isBefore(aim.due()); day = day.plusDays(1)) {
+            if (setting.inSeason(outlook.season(), stuckOn(day))) {
+                LocalDate found = day;
+                return TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence())
+                        .filter(t -> take.isEmpty() || t.pieces() < take.get().pieces())
+                        .map(t -> new Better(found, t));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A better day to start, and how many to take then. */
+    public record Better(LocalDate start, TakeCount take) {}
+
+    /** How the number to take came about. */
+    public Working takeWorking() {
+        List<Working.Step> steps = new ArrayList<>();
+        long days = daysToReady(start);
+        steps.add(Working.step(
+                "Young plants wanted" + (aim.piecesPerPot() > 1 ? ", several pieces to a pot" : ""),
+                "%d × %d = %d rooted pieces".formatted(aim.youngPlants(), aim.piecesPerPot(), aim.pieces())));
+        steps.add(Working.step(
+                "Days from the day stuck to the day due, less callus and settling",
+                "%d − %d − %d = %d days"
+                        .formatted(
+                                ChronoUnit.DAYS.between(start, aim.due()),
+                                outlook.callusDays(),
+                                outlook.settleDays(),
+                                days)));
+        if (!isInSeason()) {
+            Season s = outlook.season();
+            steps.add(Working.step(
+                    "Out of season: slower and poorer",
+                    String.format(Locale.ROOT, "times × %.1f, strike rate × %.2f", s.slower(), s.poorer())));
+        }
+        NextBatch rate = rate(thinning(start));
+        RootingTime time = outlook.ready().slowedBy(slowing(start));
+        steps.add(Working.step(
+                "Rate of one batch, with callus and settling",
+                String.format(
+                        Locale.ROOT,
+                        "%.0f%%, nine times in ten %.0f%% to %.0f%%",
+                        100 * rate.mean(),
+                        100 * rate.quantile(0.05),
+                        100 * rate.quantile(0.95))));
+        steps.add(Working.step(
+                "Of those that become ready, there in time",
+                String.format(
+                        Locale.ROOT,
+                        "Φ((ln %d − %.2f) ÷ %.2f) = %.0f%%",
+                        Math.max(days, 0),
+                        time.mu(),
+                        time.sigma(),
+                        100 * time.by(days))));
+        if (!outlook.output().isOne()) {
+            steps.add(Working.step(
+                    "A ready piece gives on average",
+                    String.format(
+                            Locale.ROOT,
+                            "%.2f young plants, as %s",
+                            outlook.output().mean(),
+                            chances(outlook.output().chances()))));
+        }
+        steps.add(take.map(t -> Working.step(
+                        "The least number whose chance of enough is %.0f%% or more".formatted(100 * aim.confidence()),
+                        String.format(
+                                Locale.ROOT,
+                                "take %d: %.1f%%; take %d: %.1f%%",
+                                t.pieces(),
+                                100 * t.chance(),
+                                t.pieces() - 1,
+                                100 * chance(t.pieces() - 1))))
+                .orElseGet(() -> Working.step(
+                        "No number of pieces gives that chance in the time left",
+                        "%d pieces: %.1f%%".formatted(TakeCount.MOST, 100 * chance(TakeCount.MOST)))));
+        return new Working("How many to take", steps);
+    }
+
+    /** How the last safe start came about. */
+    public Working lastSafeStartWorking() {
+        int most = piecesAtMost();
+        Working.Step bound = Working.step(
+                limit.isPresent()
+                        ? "All that the stock can give now"
+                        : "What the stock can give is not known: twice what would do with unlimited time stands for it",
+                "%d pieces".formatted(most));
+        if (lastSafeStart.isEmpty()) {
+            return Working.of(
+                    "The last safe day to start",
+                    bound,
+                    Working.step(
+                            "Even starting on the day planned does not reach the chance asked",
+                            String.format(
+                                    Locale.ROOT, "%.0f%% of %.0f%%", 100 * chance(most), 100 * aim.confidence())));
+        }
+        LocalDate last = lastSafeStart.get();
+        LocalDate next = last.plusDays(1);
+        return Working.of(
+                "The last safe day to start",
+                bound,
+                Working.step("Started on %s, their chance is".formatted(last), percent(chanceStarted(last, most))),
+                Working.step("A day later it would be", percent(chanceStarted(next, most))));
+    }
+
+    private double chanceStarted(LocalDate day, int pieces) {
+        return readyWhenStarted(day).atLeast(aim.pieces(), pieces, outlook.output());
+    }
+
+    /**
+     * Within a stretch of one season the chance falls as the start is put off, so halving finds the last good day of a
+     * stretch; stretches are tried from the latest.
+     */
+    private Optional<LocalDate> latestStart() {
+        int most = piecesAtMost();
+        LocalDate end = aim.due();
+        while (!end.isBefore(start)) {
+            LocalDate begin = beginOfStretch(end);
+            if (isGood(begin, most)) {
+                long low = 0;
+                long high = ChronoUnit.DAYS.between(begin, end) + 1;
+                while (high - low > 1) {
+                    long middle = (low + high) >>> 1;
+                    if (isGood(begin.plusDays(middle), most)) {
+                        low = middle;
+                    } else {
+                        high = middle;
+                    }
+                }
+                return Optional.of(begin.plusDays(low));
+            }
+            end = begin.minusDays(1);
+        }
+        return Optional.empty();
+    }
+
+    private LocalDate beginOfStretch(LocalDate end) {
+        boolean in = setting.inSeason(outlook.season(), stuckOn(end));
+        LocalDate day = end;
+        while (day.isAfter(start) && setting.inSeason(outlook.season(), stuckOn(day.minusDays(1))) == in) {
+            day = day.minusDays(1);
+        }
+        return day;
+    }
+
+    private boolean isGood(LocalDate day, int pieces) {
+        double rough = readyWhenStarted(day).rough().atLeast(aim.pieces(), pieces, outlook.output());
+        return Math.abs(rough - aim.confidence()) > 0.02
+                ? rough > aim.confidence()
+                : chanceStarted(day, pieces) >= aim.confidence();
+    }
+
+    private ReadyChance readyWhenStarted(LocalDate day) {
+        return ReadyChance.after(rate(thinning(day)), outlook.ready().slowedBy(slowing(day)), daysToReady(day));
+    }
+
+    private NextBatch rate(double thinning) {
+        StrikeRate strike = outlook.strike().thinnedBy(thinning);
+        NextBatch rate = strike.nextBatch();
+        if (outlook.callus().isPresent()) {
+            rate = rate.and(outlook.callus().get().survival());
+        }
+        if (outlook.settle().isPresent()) {
+            rate = rate.and(outlook.settle().get().share());
+        }
+        return rate;
+    }
+
+    private long daysToReady(LocalDate day) {
+        return ChronoUnit.DAYS.between(stuckOn(day), aim.due()) - outlook.settleDays();
+    }
+
+    private LocalDate stuckOn(LocalDate day) {
+        return day.plusDays(outlook.callusDays());
+    }
+
+    private double slowing(LocalDate day) {
+        return outlook.season().slowing(stuckOn(day), setting.climate(), setting.hemisphere());
+    }
+
+    private double thinning(LocalDate day) {
+        return outlook.season().thinning(stuckOn(day), setting.climate(), setting.hemisphere());
+    }
+
+    private static String percent(double chance) {
+        return String.format(Locale.ROOT, "%.1f%%", 100 * chance);
+    }
+
+    private static String chances(List<Double> chances) {
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < chances.size(); i++) {
+            text.append(i == 0 ? "" : ", ")
+                    .append(i + 1)
+                    .append(": ")
+                    .append(String.format(Locale.ROOT, "%.0f%%", 100 * chances.get(i)));
+        }
+        return text.toString();
+    }
+}

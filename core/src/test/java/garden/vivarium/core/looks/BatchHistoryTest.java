@@ -1,0 +1,247 @@
+package garden.vivarium.core.looks;
+
+import static garden.vivarium.core.looks.Interval.lost;
+import static garden.vivarium.core.looks.Interval.pending;
+import static garden.vivarium.core.looks.Interval.reached;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.Sign;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Random;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class BatchHistoryTest {
+
+    private static final MilestoneSigns ROOTS = MilestoneSigns.roots();
+
+    @Nested
+    class ByPiece {
+        @Test
+        void aMilestoneLiesBetweenTheLastLookWithoutItAndTheFirstWithIt() {
+            Tallies ready = replay(3, look(7, none(1), none(2)), look(14, ready(1), none(2)), look(21, lost(2)))
+                    .tallies(Milestone.READY);
+
+            assertThat(ready).isEqualTo(Tallies.of(List.of(reached(7, 14), Interval.lost(14, 21), pending(0))));
+        }
+
+        @Test
+        void aReadyPieceHadItsFirstSignByThen() {
+            BatchHistory history = replay(2, look(7, none(1), sign(2)), look(14, ready(1), ready(2)));
+
+            assertThat(history.tallies(Milestone.FIRST_SIGN))
+                    .isEqualTo(Tallies.of(List.of(reached(7, 14), reached(0, 7))));
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(reached(7, 14), reached(7, 14))));
+        }
+
+        @Test
+        void aLookFromAboveSaysNothingOfRootsButAllOfLosses() {
+            BatchHistory history = replay(
+                    2,
+                    new Look.ByPiece(7, List.of(above(1, PieceState.NONE), above(2, PieceState.NONE))),
+                    new Look.ByPiece(12, List.of(above(2, PieceState.LOST))),
+                    look(14, ready(1)));
+
+            assertThat(history.tallies(Milestone.READY))
+                    .isEqualTo(Tallies.of(List.of(reached(0, 14), Interval.lost(7, 12))));
+        }
+
+        @Test
+        void aLookFromAboveKnowsOfShoots() {
+            MilestoneSigns shoots = new MilestoneSigns(Optional.of(Sign.SHOOT), Sign.SHOOT);
+            BatchHistory history = BatchHistory.replay(
+                    1,
+                    shoots,
+                    List.of(
+                            new Look.ByPiece(20, List.of(above(1, PieceState.NONE))),
+                            new Look.ByPiece(30, List.of(above(1, PieceState.READY)))));
+
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(reached(20, 30))));
+        }
+
+        @Test
+        void sentPiecesArePendingAtTheirLastLookForGood() {
+            BatchHistory history = replay(1, look(7, none(1)), look(9, reading(1, PieceState.SENT)));
+
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(pending(7))));
+            assertThat(history.counts().sent()).isOne();
+        }
+
+        @Test
+        void lostAfterReadyStaysReadyInTheStatistics() {
+            BatchHistory history = replay(1, look(7, ready(1)), look(20, lost(1)));
+
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(reached(0, 7))));
+            assertThat(history.counts()).isEqualTo(new Counts(1, 1, 1, 0, 0, 1));
+        }
+
+        @Test
+        void twoLooksOnOneDayLeaveTheDayBefore() {
+            assertThat(replay(1, look(6, none(1)), look(9, none(1)), look(9, ready(1)))
+                            .tallies(Milestone.READY))
+                    .isEqualTo(Tallies.of(List.of(reached(6, 9))));
+        }
+
+        @Test
+        void refusalsNameTheRemedy() {
+            assertRefused("piece", "take that reading back", 2, look(7, lost(1)), look(9, none(1)));
+            assertRefused("piece", "cannot go back", 2, look(7, ready(1)), look(9, sign(1)));
+            assertRefused("piece", "from 1 to 2", 2, look(7, none(3)));
+            assertRefused("day", "before the day stuck", 2, look(-1, none(1)));
+            assertRefused("day", "rooted on day 0", 2, look(0, ready(1)));
+            assertRefused("day", "never stuck", 2, look(0, lost(1)));
+            assertRefused("look", "tug or lift", 2, new Look.ByPiece(7, List.of(above(1, PieceState.READY))));
+        }
+    }
+
+    @Nested
+    class ByCount {
+        @Test
+        void theEarliestMoveFirstAndLossesComeFromPiecesWithoutFirstSign() {
+            BatchHistory history =
+                    replay(6, count(7, 2, 0, 0), count(14, 3, 2, 1), count(21, 5, 4, 1), count(28, 5, 4, 2));
+
+            assertThat(history.tallies(Milestone.READY))
+                    .isEqualTo(Tallies.of(List.of(
+                            reached(7, 14),
+                            reached(7, 14),
+                            reached(14, 21),
+                            reached(14, 21),
+                            Interval.lost(7, 14),
+                            Interval.lost(21, 28))));
+            assertThat(history.tallies(Milestone.FIRST_SIGN))
+                    .isEqualTo(Tallies.of(List.of(
+                            reached(0, 7),
+                            reached(0, 7),
+                            reached(7, 14),
+                            reached(14, 21),
+                            reached(14, 21),
+                            Interval.lost(7, 14))));
+        }
+
+        @Test
+        void withoutACountOfFirstSignNothingIsKnownOfIt() {
+            BatchHistory history =
+                    replay(2, new Look.ByCount(7, LookKind.LIFTED, OptionalInt.empty(), 0, 0, 0), count(14, 1, 1, 0));
+
+            assertThat(history.tallies(Milestone.FIRST_SIGN))
+                    .isEqualTo(Tallies.of(List.of(reached(0, 14), pending(14))));
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(reached(7, 14), pending(14))));
+        }
+
+        @Test
+        void refusalsNameTheRemedy() {
+            assertRefused("ready", "cannot fall from 3 to 2", 6, count(7, 3, 3, 0), count(9, 3, 2, 0));
+            assertRefused("lost", "cannot fall from 1 to 0", 6, count(7, 0, 0, 1), count(9, 0, 0, 0));
+            assertRefused("ready", "more than the 6 stuck", 6, count(7, 7, 7, 0));
+            assertRefused("lost", "more than the 6 stuck", 6, count(7, 4, 4, 3));
+            assertRefused("first_sign", "cannot be below the 3 ready", 6, count(7, 2, 3, 0));
+            assertRefused("first_sign", "more than the", 6, count(7, 6, 2, 1));
+            assertRefused("ready", "below 0", 6, count(7, 0, -1, 0));
+            assertRefused("look", "tug or lift", 6, new Look.ByCount(7, LookKind.ABOVE, OptionalInt.empty(), 2, 0, 0));
+        }
+    }
+
+    @Test
+    void countsAndPiecesMayBeMixed() {
+        BatchHistory history = replay(4, look(7, sign(1), none(2), none(3), none(4)), count(14, 2, 1, 1));
+
+        assertThat(history.pieces().get(0).state()).isEqualTo(PieceState.READY);
+        assertThat(history.pieces().get(0).byCount()).isTrue();
+        assertThat(history.counts()).isEqualTo(new Counts(4, 2, 1, 1, 0, 0));
+        assertThat(history.counts().pending()).isEqualTo(2);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void countsSayTheSameAsPiecesThatMoveEarliestFirst(long seed) {
+        // Pieces looked at all together have the same tallies whether they are read one by one or counted.
+        Random random = new Random(seed);
+        int stuck = 12;
+        List<Look> byPiece = new ArrayList<>();
+        List<Look> byCount = new ArrayList<>();
+        int ready = 0;
+        int lost = 0;
+        for (int day = 5; day < 50; day += 3 + random.nextInt(6)) {
+            int moreReady = random.nextInt(Math.min(3, stuck - ready - lost) + 1);
+            int moreLost = random.nextInt(Math.min(2, stuck - ready - lost - moreReady) + 1);
+            ready += moreReady;
+            lost += moreLost;
+            List<Reading> readings = new ArrayList<>();
+            for (int piece = 1; piece <= stuck; piece++) {
+                PieceState state =
+                        piece <= ready ? PieceState.READY : piece > stuck - lost ? PieceState.LOST : PieceState.NONE;
+                readings.add(reading(piece, state));
+            }
+            byPiece.add(new Look.ByPiece(day, readings));
+            byCount.add(new Look.ByCount(day, LookKind.LIFTED, OptionalInt.empty(), ready, lost, 0));
+        }
+
+        assertThat(BatchHistory.replay(stuck, ROOTS, byCount).tallies(Milestone.READY))
+                .isEqualTo(BatchHistory.replay(stuck, ROOTS, byPiece).tallies(Milestone.READY));
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13})
+    void theOrderInWhichLooksWereEnteredDoesNotMatter(long seed) {
+        List<Look> looks = new ArrayList<>(List.of(
+                count(7, 2, 0, 0), count(14, 3, 2, 1), look(16, lost(6)), count(21, 4, 4, 2), count(28, 4, 4, 2)));
+        Tallies inOrder = BatchHistory.replay(6, ROOTS, looks).tallies(Milestone.READY);
+        Collections.shuffle(looks, new Random(seed));
+
+        assertThat(BatchHistory.replay(6, ROOTS, looks).tallies(Milestone.READY))
+                .isEqualTo(inOrder);
+    }
+
+    private static void assertRefused(String field, String remedy, int stuck, Look... looks) {
+        assertThatThrownBy(() -> replay(stuck, looks))
+                .isInstanceOfSatisfying(
+                        Refusal.class, r -> assertThat(r.field()).isEqualTo(field))
+                .hasMessageContaining(remedy);
+    }
+
+    private static BatchHistory replay(int stuck, Look... looks) {
+        return BatchHistory.replay(stuck, ROOTS, List.of(looks));
+    }
+
+    private static Look look(int day, Reading... readings) {
+        return new Look.ByPiece(day, List.of(readings));
+    }
+
+    private static Look count(int day, int firstSign, int ready, int lost) {
+        return new Look.ByCount(day, LookKind.LIFTED, OptionalInt.of(firstSign), ready, lost, 0);
+    }
+
+    private static Reading none(int piece) {
+        return reading(piece, PieceState.NONE);
+    }
+
+    private static Reading sign(int piece) {
+        return reading(piece, PieceState.FIRST_SIGN);
+    }
+
+    private static Reading ready(int piece) {
+        return reading(piece, PieceState.READY);
+    }
+
+    private static Reading lost(int piece) {
+        return reading(piece, PieceState.LOST);
+    }
+
+    private static Reading reading(int piece, PieceState state) {
+        return Reading.of(piece, LookKind.LIFTED, state);
+    }
+
+    private static Reading above(int piece, PieceState state) {
+        return Reading.of(piece, LookKind.ABOVE, state);
+    }
+}

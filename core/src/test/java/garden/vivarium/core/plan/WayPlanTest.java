@@ -1,0 +1,176 @@
+package garden.vivarium.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.Hemisphere;
+import java.time.LocalDate;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class WayPlanTest {
+
+    private static final Guide GUIDE = Guide.load();
+    private static final Setting NORTHERN_HOUSE = new Setting(Climate.HEATED, Hemisphere.NORTH);
+    private static final LocalDate APRIL = LocalDate.of(2026, 4, 1);
+    private static final LocalDate DECEMBER = LocalDate.of(2026, 12, 1);
+
+    @Test
+    void takeReachesTheChanceAskedAndOneFewerDoesNot() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+
+        int take = plan.take().orElseThrow().pieces();
+        assertThat(plan.chance(take)).isGreaterThanOrEqualTo(0.9);
+        assertThat(plan.chance(take - 1)).isLessThan(0.9);
+        assertThat(plan.takeWorking().steps())
+                .last()
+                .satisfies(s -> assertThat(s.figures()).contains("take " + take));
+    }
+
+    @Test
+    void theLastSafeStartIsTheLastDayOnWhichTheStockSuffices() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+        LocalDate last = plan.lastSafeStart().orElseThrow();
+
+        WayPlan then = WayPlan.of(
+                plan.outlook(), aim(24, 1, APRIL.plusDays(75), 0.9), NORTHERN_HOUSE, OptionalInt.of(80), last);
+        WayPlan after = WayPlan.of(
+                plan.outlook(),
+                aim(24, 1, APRIL.plusDays(75), 0.9),
+                NORTHERN_HOUSE,
+                OptionalInt.of(80),
+                last.plusDays(1));
+        assertThat(then.take().orElseThrow().pieces()).isLessThanOrEqualTo(80);
+        assertThat(after.take().map(TakeCount::pieces).orElse(TakeCount.MOST)).isGreaterThan(80);
+    }
+
+    @Test
+    void severalPiecesToAPotTakeMore() {
+        int single =
+                plan("tip-in-plugs", 24, 1, APRIL, 90, 0.9).take().orElseThrow().pieces();
+        int triple =
+                plan("tip-in-plugs", 24, 3, APRIL, 90, 0.9).take().orElseThrow().pieces();
+
+        assertThat(triple).isGreaterThan(2 * single);
+    }
+
+    @Test
+    void severalPlantsFromAPieceTakeFewer() {
+        Protocol leaf = GUIDE.protocol("leaf-stalk-in-perlite").orElseThrow();
+        WayPlan plan = plan("leaf-stalk-in-perlite", 24, 1, APRIL, 170, 0.9);
+
+        assertThat(leaf.output().mean()).isGreaterThan(1.5);
+        assertThat(plan.take().orElseThrow().pieces()).isLessThan(45);
+        assertThat(plan.takeWorking().steps())
+                .anySatisfy(s -> assertThat(s.figures()).contains("young plants, as 1: 45%"));
+    }
+
+    @Test
+    void outOfSeasonIsSlowerAndPoorerNotOnlyWider() {
+        WayPlan winter = plan("tip-in-plugs", 24, 1, DECEMBER, 170, 0.8);
+        WayPlan summer = plan("tip-in-plugs", 24, 1, APRIL, 170, 0.8);
+
+        assertThat(winter.isInSeason()).isFalse();
+        assertThat(winter.take().orElseThrow().pieces())
+                .isGreaterThan(summer.take().orElseThrow().pieces());
+        assertThat(winter.expected().ready().from().toEpochDay() - DECEMBER.toEpochDay())
+                .isGreaterThan(summer.expected().ready().from().toEpochDay() - APRIL.toEpochDay());
+        assertThat(winter.betterInSeason().orElseThrow().start()).isEqualTo(LocalDate.of(2027, 3, 1));
+    }
+
+    @Test
+    void underLampsAndInTheSouthDecemberIsInSeason() {
+        Protocol protocol = GUIDE.protocol("tip-in-plugs").orElseThrow();
+        Aim aim = aim(24, 1, DECEMBER.plusDays(120), 0.9);
+        Outlook outlook = Outlook.ofGuide(protocol, 0.1);
+        for (Setting setting : new Setting[] {
+            new Setting(Climate.LIT, Hemisphere.NORTH),
+            new Setting(Climate.OPEN, Hemisphere.SOUTH),
+            new Setting(Climate.TROPICAL, Hemisphere.NORTH)
+        }) {
+            assertThat(WayPlan.of(outlook, aim, setting, OptionalInt.of(80), DECEMBER)
+                            .isInSeason())
+                    .isTrue();
+        }
+    }
+
+    @Test
+    void tooLateIsSaidWithoutANumber() {
+        WayPlan plan = plan("semi-ripe-in-perlite", 24, 1, APRIL, 20, 0.9);
+
+        assertThat(plan.isTooLate()).isTrue();
+        assertThat(plan.lastSafeStart()).isEmpty();
+        assertThat(plan.takeWorking().steps())
+                .last()
+                .satisfies(s -> assertThat(s.says()).contains("No number"));
+    }
+
+    @Test
+    void stockThatCannotGiveSoManyIsSaid() {
+        assertThat(plan("tip-in-plugs", 200, 1, APRIL, 75, 0.9).isStockShort()).isTrue();
+        assertThat(plan("tip-in-plugs", 10, 1, APRIL, 75, 0.9).isStockShort()).isFalse();
+    }
+
+    @Test
+    void pottedOnDayNoughtHasOneTestNotTwo() {
+        WayPlan division = plan("clump-in-leafy-compost", 12, 1, APRIL, 90, 0.9);
+
+        assertThat(division.expected().firstSign()).isEmpty();
+        assertThat(division.expected().settled()).isEmpty();
+        assertThat(division.expected().stuck()).isEqualTo(APRIL);
+    }
+
+    @Test
+    void callusComesBeforeDayNought() {
+        WayPlan pads = plan("pad-in-grit", 12, 1, APRIL, 150, 0.9);
+
+        assertThat(pads.expected().stuck()).isEqualTo(APRIL.plusDays(9));
+        assertThat(pads.expected().callus().orElseThrow().from()).isEqualTo(APRIL.plusDays(4));
+        assertThat(pads.expected().settled()).isPresent();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {30, 45, 60, 90, 150})
+    void moreTimeNeverTakesMore(int days) {
+        WayPlan shorter = plan("tip-in-water", 24, 1, APRIL, days, 0.9);
+        WayPlan longer = plan("tip-in-water", 24, 1, APRIL, days + 7, 0.9);
+
+        assertThat(longer.take().orElseThrow().pieces())
+                .isLessThanOrEqualTo(shorter.take().map(TakeCount::pieces).orElse(TakeCount.MOST));
+    }
+
+    @Test
+    void anUnknownLimitIsStoodForByTwiceTheLeast() {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.1);
+        WayPlan plan =
+                WayPlan.of(outlook, aim(24, 1, APRIL.plusDays(75), 0.9), NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
+
+        assertThat(plan.isStockShort()).isFalse();
+        assertThat(plan.lastSafeStartWorking().steps().get(0).says()).contains("not known");
+        assertThat(plan.lastSafeStart()).isPresent();
+    }
+
+    @Test
+    void aimsOutOfBoundsAreRefused() {
+        assertThatThrownBy(() -> aim(0, 1, APRIL, 0.9)).hasMessageContaining("1 to 5,000");
+        assertThatThrownBy(() -> aim(5, 1, APRIL, 1)).hasMessageContaining("confidence");
+    }
+
+    private static WayPlan plan(String key, int wanted, int perPot, LocalDate start, int days, double confidence) {
+        return WayPlan.of(
+                Outlook.ofGuide(GUIDE.protocol(key).orElseThrow(), 0.1),
+                aim(wanted, perPot, start.plusDays(days), confidence),
+                NORTHERN_HOUSE,
+                OptionalInt.of(80),
+                start);
+    }
+
+    private static Aim aim(int wanted, int perPot, LocalDate due, double confidence) {
+        return new Aim(wanted, perPot, due, confidence);
+    }
+}
