@@ -3,9 +3,12 @@ package garden.vivarium.core.evidence;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.timing.Window;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.optim.InitialGuess;
@@ -92,89 +95,100 @@ public final class RootingTimeFit {
                                 }
                                 double away = at[0] - mu0;
                                 double prior = priorPieces * (-at[1] - (sigma0 * sigma0 + away * away) / (2 * s * s));
-                                return prior + records.logLikelihood(at[0], s, records.bestShare(at[0], s));
+                                return prior + records.logLikelihood(at[0], s);
                             }));
             mu = best.getPoint()[0];
             sigma = Math.exp(best.getPoint()[1]);
         }
         double share = records.reached > 0 ? records.bestShare(mu, sigma) : 1;
-        double likelihood = records.reached > 0 ? records.logLikelihood(mu, sigma, share) : 0;
+        double likelihood = records.reached > 0 ? records.logLikelihood(mu, sigma) : 0;
         // The between-batch part can be no more than the whole.
         double tau = Math.min(RootingTime.USUAL_TAU, 0.9 * sigma);
         return new RootingTime(mu, sigma, tau, share, priorPieces, records.reached, batches.size(), likelihood);
     }
 
-    /** The records of all batches as flat arrays, grouped where they share ends. */
+    /**
+     * The records of all batches as flat arrays, grouped where they share ends. Ends are few (days looked at), so Φ is
+     * reckoned once a day and not once a record.
+     */
     private static final class Records {
-        private final double[] logAfter;
-        private final double[] logBy;
+        private final double[] logDays;
+        private final int[] after;
+        private final int[] by;
         private final double[] weights;
-        private final double[] logLast;
+        private final int[] last;
         private final double[] unreached;
         private final double reached;
+        private final double[] below;
+        private final double[] above;
 
         Records(Collection<TimedBatch> batches) {
-            Map<Interval, Double> times = new java.util.TreeMap<>();
-            Map<Integer, Double> others = new java.util.TreeMap<>();
+            SortedMap<Interval, Double> times = new TreeMap<>();
+            SortedMap<Integer, Double> others = new TreeMap<>();
+            SortedMap<Integer, Integer> days = new TreeMap<>();
             for (TimedBatch b : batches) {
                 b.tallies().counts().forEach((i, n) -> {
                     if (i.outcome() == Outcome.REACHED) {
                         times.merge(i, n * b.weight(), Double::sum);
+                        days.put(i.after(), 0);
+                        days.put(i.by(), 0);
                     } else if (b.lastLook() > 0) {
                         others.merge(b.lastLook(), n * b.weight(), Double::sum);
+                        days.put(b.lastLook(), 0);
                     }
                 });
             }
-            logAfter = times.keySet().stream()
-                    .mapToDouble(i -> Math.log(i.after()))
-                    .toArray();
-            logBy = times.keySet().stream().mapToDouble(i -> Math.log(i.by())).toArray();
+            logDays = days.keySet().stream().mapToDouble(Math::log).toArray();
+            int place = 0;
+            for (Map.Entry<Integer, Integer> day : days.entrySet()) {
+                day.setValue(place++);
+            }
+            after = times.keySet().stream().mapToInt(i -> days.get(i.after())).toArray();
+            by = times.keySet().stream().mapToInt(i -> days.get(i.by())).toArray();
             weights = times.values().stream().mapToDouble(Double::doubleValue).toArray();
-            logLast = others.keySet().stream().mapToDouble(Math::log).toArray();
+            last = others.keySet().stream().mapToInt(days::get).toArray();
             unreached =
                     others.values().stream().mapToDouble(Double::doubleValue).toArray();
-            reached = times.values().stream().mapToDouble(Double::doubleValue).sum();
+            reached = Arrays.stream(weights).sum();
+            below = new double[logDays.length];
+            above = new double[logDays.length];
         }
 
-        double logLikelihood(double mu, double sigma, double share) {
+        /** The log-likelihood with π at its best. */
+        double logLikelihood(double mu, double sigma) {
+            double share = bestShare(mu, sigma);
             double sum = reached * Math.log(share);
             for (int i = 0; i < weights.length; i++) {
-                sum += weights[i]
-                        * Math.log(Math.max(1e-300, between((logAfter[i] - mu) / sigma, (logBy[i] - mu) / sigma)));
+                // By the tails that do not cancel.
+                double between =
+                        above[after[i]] < 0.5 ? above[after[i]] - above[by[i]] : below[by[i]] - below[after[i]];
+                sum += weights[i] * Math.log(Math.max(1e-300, between));
             }
             for (int i = 0; i < unreached.length; i++) {
-                sum += unreached[i]
-                        * Math.log(Math.max(
-                                1e-300, 1 - share * NORMAL.cumulativeProbability((logLast[i] - mu) / sigma)));
+                sum += unreached[i] * Math.log(Math.max(1e-300, 1 - share * below[last[i]]));
             }
             return sum;
         }
 
-        /** Φ(high) − Φ(low), by the tails that do not cancel. */
-        private static double between(double low, double high) {
-            return low > 0
-                    ? NORMAL.cumulativeProbability(-low) - NORMAL.cumulativeProbability(-high)
-                    : NORMAL.cumulativeProbability(high) - NORMAL.cumulativeProbability(low);
-        }
-
         /** π that maximises K ln π + Σ m ln(1 − πF(c)): where its falling slope crosses nought, or 1. */
         double bestShare(double mu, double sigma) {
-            double[] f = new double[logLast.length];
-            for (int i = 0; i < f.length; i++) {
-                f[i] = NORMAL.cumulativeProbability((logLast[i] - mu) / sigma);
+            for (int d = 0; d < logDays.length; d++) {
+                double z = (logDays[d] - mu) / sigma;
+                below[d] = NORMAL.cumulativeProbability(z);
+                above[d] = NORMAL.cumulativeProbability(-z);
             }
             // At π = 1 the slope may be infinite; just below it is not.
             double most = 1 - 1e-12;
-            if (slope(f, most) >= 0) {
+            if (slope(most) >= 0) {
                 return 1;
             }
-            return new BrentSolver(1e-13, 1e-13).solve(500, p -> slope(f, p), 1e-9, most);
+            return new BrentSolver(1e-13, 1e-13).solve(500, this::slope, 1e-9, most);
         }
 
-        private double slope(double[] f, double p) {
-            double slope = reached / p;
-            for (int i = 0; i < f.length; i++) {
-                slope -= unreached[i] * f[i] / (1 - p * f[i]);
+        private double slope(double share) {
+            double slope = reached / share;
+            for (int i = 0; i < last.length; i++) {
+                slope -= unreached[i] * below[last[i]] / (1 - share * below[last[i]]);
             }
             return slope;
         }

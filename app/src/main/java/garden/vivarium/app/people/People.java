@@ -1,0 +1,97 @@
+package garden.vivarium.app.people;
+
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.core.timing.Hemisphere;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Nurseries and the people in them. */
+@Service
+public class People {
+
+    /** The shortest password that is taken. */
+    public static final int SHORTEST_PASSWORD = 10;
+
+    private final NurseryRepository nurseries;
+    private final PersonRepository people;
+    private final PasswordEncoder passwords;
+    private final CurrentNursery current;
+    private final Clock clock;
+
+    People(
+            NurseryRepository nurseries,
+            PersonRepository people,
+            PasswordEncoder passwords,
+            CurrentNursery current,
+            Clock clock) {
+        this.nurseries = nurseries;
+        this.people = people;
+        this.passwords = passwords;
+        this.current = current;
+        this.clock = clock;
+    }
+
+    /** Whether nobody has ever signed up: then the first-start page stands open. */
+    @Transactional(readOnly = true)
+    public boolean isNobodyHere() {
+        return people.count() == 0;
+    }
+
+    /**
+     * Opens a nursery with its first person.
+     *
+     * @return the nursery's id
+     * @throws Problem if the sign-in name is taken or the password too short
+     */
+    @Transactional
+    public UUID open(NewNursery wanted) {
+        String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
+        if (people.findBySignIn(signIn).isPresent()) {
+            throw new Problem("signIn", "“%s” is taken; choose another name to sign in with.".formatted(signIn));
+        }
+        if (wanted.password().length() < SHORTEST_PASSWORD) {
+            throw new Problem(
+                    "password",
+                    "The password has %d characters; use %d or more, three or four words will do."
+                            .formatted(wanted.password().length(), SHORTEST_PASSWORD));
+        }
+        UUID id = UUID.randomUUID();
+        nurseries.saveAndFlush(
+                new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant()));
+        people.save(new Person(id, signIn, wanted.name(), passwords.encode(wanted.password()), clock.instant()));
+        return id;
+    }
+
+    /** A nursery to be opened, and its first person. */
+    public record NewNursery(
+            String nursery, ZoneId zone, Hemisphere hemisphere, String signIn, String name, String password) {}
+
+    /** The hemisphere of the current nursery. */
+    @Transactional(readOnly = true)
+    public Hemisphere hemisphere() {
+        return nurseries
+                .findById(current.required())
+                .map(Nursery::hemisphere)
+                .orElseThrow(() -> new IllegalStateException("the nursery is gone"));
+    }
+
+    /** The current nursery's name. */
+    @Transactional(readOnly = true)
+    public String nurseryName() {
+        return nurseries.findById(current.required()).map(Nursery::name).orElse("");
+    }
+
+    /** The nursery of the person who signs in so, if there is one. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> nurseryOf(String signIn) {
+        return people.findBySignIn(signIn.toLowerCase(Locale.ROOT))
+                .map(p -> p.signedIn().nurseryId());
+    }
+}

@@ -1,0 +1,10 @@
+package garden.vivarium.app.people;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface PersonRepository extends JpaRepository<Person, UUID> {
+
+    Optional<Person> findBySignIn(String signIn);
+}

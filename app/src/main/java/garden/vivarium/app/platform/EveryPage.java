@@ -1,0 +1,57 @@
+package garden.vivarium.app.platform;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.LocalDate;
+import org.springframework.beans.propertyeditors.StringTrimmerEditor;
+import org.springframework.web.bind.WebDataBinder;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.InitBinder;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** What the head of every page needs. */
+@ControllerAdvice
+class EveryPage {
+
+    private final CurrentNursery nursery;
+    private final Today today;
+    private final Assets assets;
+
+    EveryPage(CurrentNursery nursery, Today today, Assets assets) {
+        this.nursery = nursery;
+        this.today = today;
+        this.assets = assets;
+    }
+
+    @ModelAttribute("here")
+    String here(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        if (path.startsWith("/batches")) {
+            return "benches";
+        }
+        if (path.startsWith("/guide") || path.startsWith("/records")) {
+            return "shed";
+        }
+        return path.length() > 1 ? path.substring(1).split("/")[0] : "";
+    }
+
+    @ModelAttribute("today")
+    LocalDate today() {
+        return today.date();
+    }
+
+    @ModelAttribute("who")
+    SignedIn who() {
+        return nursery.person().orElse(null);
+    }
+
+    @ModelAttribute("assets")
+    Assets assets() {
+        return assets;
+    }
+
+    /** Empty fields mean "not said", and blanks round a word mean nothing. */
+    @InitBinder
+    void trim(WebDataBinder binder) {
+        binder.registerCustomEditor(String.class, new StringTrimmerEditor(true));
+    }
+}

@@ -1,0 +1,54 @@
+package garden.vivarium.app.platform;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** How days and numbers are said on every page; templates call it as {@code @says}. */
+@Component("says")
+public class Says {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+    private static final DateTimeFormatter DAY_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
+
+    private final Today today;
+
+    Says(Today today) {
+        this.today = today;
+    }
+
+    /** "Tue 24 Nov", with the year where it is more than half a year away. */
+    public String day(LocalDate day) {
+        if (day == null) {
+            return "—";
+        }
+        long away = Math.abs(day.toEpochDay() - today.date().toEpochDay());
+        return (away > 183 ? DAY_WITH_YEAR : DAY).format(day).replace("Sept", "Sep");
+    }
+
+    /** "73%". */
+    public String percent(double share) {
+        return String.format(Locale.ROOT, "%.0f%%", 100 * share);
+    }
+
+    /** "1 piece", "12 pieces". */
+    public String count(long number, String one, String many) {
+        return number == 1 ? "1 " + one : String.format(Locale.ROOT, "%,d %s", number, many);
+    }
+
+    /** A whole number with thousands set apart. */
+    public String number(long number) {
+        return String.format(Locale.ROOT, "%,d", number);
+    }
+
+    /** "14 days ago", "today", "in 3 days". */
+    public String away(LocalDate day) {
+        long days = day.toEpochDay() - today.date().toEpochDay();
+        if (days == 0) {
+            return "today";
+        }
+        String length = count(Math.abs(days), "day", "days");
+        return days < 0 ? length + " ago" : "in " + length;
+    }
+}

@@ -1,0 +1,24 @@
+package garden.vivarium.app.platform;
+
+import javax.sql.DataSource;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Sessions live in the database with transactions of their own: in Hibernate's they would ask for the tenant, which asks
+ * for the session, without end.
+ */
+@Configuration
+class SessionStore {
+
+    @Bean(defaultCandidate = false)
+    TransactionOperations springSessionTransactionOperations(DataSource database) {
+        TransactionTemplate own = new TransactionTemplate(new JdbcTransactionManager(database));
+        own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        return own;
+    }
+}

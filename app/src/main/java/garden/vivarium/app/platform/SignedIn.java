@@ -1,0 +1,47 @@
+package garden.vivarium.app.platform;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/**
+ * The person at the other end of a request, and the nursery they work in.
+ *
+ * @param personId the person
+ * @param nurseryId their nursery: the tenant of every query
+ * @param signInName what they sign in with
+ * @param name how they are called
+ * @param passwordHash as stored; never shown
+ */
+public record SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash)
+        implements UserDetails {
+
+    @Override
+    public Collection<? extends GrantedAuthority> getAuthorities() {
+        return List.of(new SimpleGrantedAuthority("ROLE_GROWER"));
+    }
+
+    @Override
+    public String getPassword() {
+        return passwordHash;
+    }
+
+    @Override
+    public String getUsername() {
+        return signInName;
+    }
+
+    /** Without the hash, as it is kept in the session. */
+    public SignedIn withoutHash() {
+        return new SignedIn(personId, nurseryId, signInName, name, "");
+    }
+
+    /** Keeps the hash out of logs. */
+    @Override
+    public String toString() {
+        return "SignedIn[" + signInName + "]";
+    }
+}

@@ -1,0 +1,37 @@
+package garden.vivarium.app.stock;
+
+import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.timing.Climate;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+
+/** Where things stand, in walking order. */
+@Entity
+class Place extends NurseryRow {
+
+    private String name;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private Climate climate;
+
+    private int walkOrder;
+
+    protected Place() {}
+
+    Place(String name, Climate climate, int walkOrder) {
+        this.name = name;
+        this.climate = climate;
+        this.walkOrder = walkOrder;
+    }
+
+    PlaceView view() {
+        return new PlaceView(getId(), name, climate, walkOrder);
+    }
+
+    String name() {
+        return name;
+    }
+}

@@ -1,0 +1,113 @@
+package garden.vivarium.app.stock;
+
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.timing.Climate;
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Stock place. */
+@Controller
+@RequestMapping("/stock")
+class StockController {
+
+    private final Stock stock;
+    private final Guide guide;
+
+    StockController(Stock stock, Guide guide) {
+        this.stock = stock;
+        this.guide = guide;
+    }
+
+    @ModelAttribute("guide")
+    Guide guide() {
+        return guide;
+    }
+
+    @ModelAttribute("states")
+    StockState[] states() {
+        return StockState.values();
+    }
+
+    @ModelAttribute("climates")
+    Climate[] climates() {
+        return Climate.values();
+    }
+
+    @ModelAttribute("protections")
+    Protection[] protections() {
+        return Protection.values();
+    }
+
+    @ModelAttribute("places")
+    List<PlaceView> places() {
+        return stock.places();
+    }
+
+    @GetMapping
+    String list(Model model) {
+        model.addAttribute("stock", stock.all());
+        return "stock/list";
+    }
+
+    @GetMapping("/new")
+    String blank(Model model) {
+        model.addAttribute("form", StockPlantForm.empty());
+        model.addAttribute("plants", stock.plants());
+        return "stock/form";
+    }
+
+    @PostMapping
+    String add(
+            @Valid @ModelAttribute("form") StockPlantForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        if (!wrong.hasErrors()) {
+            try {
+                StockPlantView added = stock.add(form);
+                next.addFlashAttribute("said", "%s added as %s.".formatted(added.plant().name(), added.code()));
+                return "redirect:/stock";
+            } catch (Problem p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        model.addAttribute("plants", stock.plants());
+        return "stock/form";
+    }
+
+    @GetMapping("/{id}")
+    String change(@PathVariable UUID id, Model model) {
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        model.addAttribute("form", StockPlantForm.of(plant));
+        model.addAttribute("plant", plant);
+        return "stock/form";
+    }
+
+    @PostMapping("/{id}")
+    String save(
+            @PathVariable UUID id,
+            @Valid @ModelAttribute("form") StockPlantForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        if (wrong.hasErrors()) {
+            model.addAttribute("plant", stock.find(id).orElseThrow(() -> new Missing("no such stock plant")));
+            return "stock/form";
+        }
+        StockPlantView saved = stock.change(id, form);
+        next.addFlashAttribute("said", "%s (%s) changed.".formatted(saved.plant().name(), saved.code()));
+        return "redirect:/stock";
+    }
+}

@@ -1,0 +1,18 @@
+package garden.vivarium.app.stock;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface StockPlantRepository extends JpaRepository<StockPlant, UUID> {
+
+    @Query("select s from StockPlant s join fetch s.plant p join fetch s.place order by p.name, s.code")
+    List<StockPlant> allWithPlants();
+
+    @Query("select s from StockPlant s join fetch s.plant join fetch s.place where s.id = :id")
+    Optional<StockPlant> withPlant(UUID id);
+
+    Optional<StockPlant> findByCode(String code);
+}

@@ -1,0 +1,149 @@
+package garden.vivarium.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.Window;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class NurseryRecordTest {
+
+    private static final GuideFigures GUIDE = new GuideFigures(0.7, Optional.of(new Window(7, 20)), new Window(14, 35));
+    private static final Way WAY = new Way("Fuchsia ‘Skerry’", "soft", "tip cutting", "water", "");
+    private static final Way OTHER_MEDIUM = new Way("Fuchsia ‘Skerry’", "soft", "tip cutting", "perlite", "");
+    private static final Way SAME_GROUP = new Way("Sage ‘Lighter’", "soft", "tip cutting", "perlite", "");
+    private static final Way OTHER_GROUP = new Way("Rosemary ‘Bollard’", "woody", "tip cutting", "water", "");
+    private static final Way STRANGER = new Way("Hosta ‘Tidewrack’", "clump", "clump division", "leafy compost", "");
+
+    @Test
+    void aNurseryWithoutBatchesHasTheGuide() {
+        NurseryRecord record = NurseryRecord.of(List.of(), w -> GUIDE);
+
+        assertThat(record.strike(WAY).mean()).isCloseTo(0.7, within(1e-12));
+        assertThat(record.ready(WAY).window().d10()).isCloseTo(14, within(1e-9));
+        assertThat(record.isYoung()).isTrue();
+        assertThat(record.ways()).isEmpty();
+    }
+
+    @Test
+    void eachBatchCountsOnlyAtItsClosestLevel() {
+        NurseryRecord record = NurseryRecord.of(
+                List.of(
+                        finished(WAY, 9, 10),
+                        finished(OTHER_MEDIUM, 5, 10),
+                        finished(SAME_GROUP, 4, 10),
+                        finished(OTHER_GROUP, 3, 10),
+                        finished(STRANGER, 1, 10)),
+                w -> GUIDE);
+
+        List<StrikeRate.Share> shares = record.strike(WAY).shares();
+
+        assertThat(shares).extracting(StrikeRate.Share::batches).containsExactly(1, 1, 1, 1);
+        assertThat(shares).extracting(s -> Math.round(100 * s.rate())).containsExactly(30L, 40L, 50L, 90L);
+        assertThat(shares.get(3).weight()).isGreaterThan(shares.get(2).weight());
+        assertThat(shares.get(2).weight()).isGreaterThan(shares.get(0).weight());
+    }
+
+    @Test
+    void ownBatchesMoveTheRateMoreThanNeighbours() {
+        double own = NurseryRecord.of(List.of(finished(WAY, 20, 20)), w -> GUIDE)
+                .strike(WAY)
+                .mean();
+        double neighbour = NurseryRecord.of(List.of(finished(OTHER_GROUP, 20, 20)), w -> GUIDE)
+                .strike(WAY)
+                .mean();
+
+        assertThat(own).isGreaterThan(neighbour);
+        assertThat(neighbour).isGreaterThan(0.7);
+    }
+
+    @Test
+    void aRunningBatchIsNotCountedAsFailed() {
+        Tallies early = Tallies.of(Map.of(Interval.reached(7, 14), 2L, Interval.pending(14), 18L));
+        NurseryRecord record =
+                NurseryRecord.of(List.of(new WayBatch(WAY, 20, 0, 15, Tallies.none(), early)), w -> GUIDE);
+
+        assertThat(record.strike(WAY).mean()).isBetween(0.4, 0.75);
+        assertThat(record.strike(WAY).shares().get(0).weight()).isLessThan(6);
+        assertThat(record.spread().batches()).isZero();
+    }
+
+    @Test
+    void sentPiecesAreCensoredNotLost() {
+        Tallies tallies = Tallies.of(Map.of(Interval.reached(7, 14), 10L, Interval.pending(7), 10L));
+        WayBatch batch = new WayBatch(WAY, 20, 10, 60, Tallies.none(), tallies);
+
+        assertThat(batch.isFinished()).isTrue();
+        assertThat(batch.judgeable()).isEqualTo(10);
+        assertThat(NurseryRecord.of(List.of(batch), w -> GUIDE)
+                        .strike(WAY)
+                        .shares()
+                        .get(0)
+                        .rate())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void theOrderOfBatchesDoesNotMatter() {
+        List<WayBatch> batches = new ArrayList<>();
+        IntStream.range(0, 30).forEach(i -> batches.add(finished(i % 2 == 0 ? WAY : SAME_GROUP, 6 + i % 7, 14)));
+        NurseryRecord before = NurseryRecord.of(batches, w -> GUIDE);
+        Collections.shuffle(batches, new java.util.Random(3));
+        NurseryRecord after = NurseryRecord.of(batches, w -> GUIDE);
+
+        assertThat(after.spread().rho()).isCloseTo(before.spread().rho(), within(1e-7));
+        assertThat(after.strike(WAY).mean()).isCloseTo(before.strike(WAY).mean(), within(1e-9));
+        assertThat(after.ready(WAY).mu()).isCloseTo(before.ready(WAY).mu(), within(1e-6));
+        assertThat(before.isYoung()).isFalse();
+    }
+
+    @Test
+    void theSpreadIsKeptWhileNoFinishedBatchChanges() {
+        NurseryRecord before = NurseryRecord.of(List.of(finished(WAY, 9, 10)), w -> GUIDE);
+        WayBatch running = new WayBatch(WAY, 20, 0, 15, Tallies.none(), Tallies.of(Map.of(Interval.pending(14), 20L)));
+
+        assertThat(before.updated(List.of(finished(WAY, 9, 10), running)).spread())
+                .isSameAs(before.spread());
+        assertThat(before.updated(List.of(finished(WAY, 3, 10))).spread()).isNotEqualTo(before.spread());
+    }
+
+    @Test
+    void aBandNeedsEightBatches() {
+        List<Tallies> eight = IntStream.range(0, 8)
+                .mapToObj(i -> finished(WAY, 5 + i % 4, 12).ready())
+                .toList();
+
+        assertThat(CurveBand.of(eight.subList(0, 7))).isEmpty();
+        CurveBand band = CurveBand.of(eight).orElseThrow();
+        RootingCurve curve = RootingCurve.fit(Tallies.pooled(eight));
+        int last = band.low().size() - 1;
+        assertThat(curve.share(garden.vivarium.core.looks.Outcome.REACHED))
+                .isBetween(band.low().get(last), band.high().get(last));
+        assertThat(band.low().get(last)).isLessThan(band.high().get(last));
+    }
+
+    @Test
+    void aTreatmentIsWrittenOneWay() {
+        assertThat(Way.treatment(" Hormone 0.3% ;callus 3 d;; hormone 0.3%")).isEqualTo("callus 3 d; hormone 0.3%");
+        assertThat(Way.treatment(null)).isEmpty();
+        assertThat(WAY.words()).isEqualTo("tip cutting in water");
+    }
+
+    private static WayBatch finished(Way way, int kept, int of) {
+        return new WayBatch(
+                way,
+                of,
+                0,
+                90,
+                Tallies.of(Map.of(Interval.reached(7, 14), (long) kept, Interval.lost(14, 21), (long) of - kept)),
+                Tallies.of(Map.of(Interval.reached(14, 21), (long) kept, Interval.lost(14, 21), (long) of - kept)));
+    }
+}
