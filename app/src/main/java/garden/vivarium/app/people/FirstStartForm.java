@@ -8,20 +8,27 @@ import jakarta.validation.constraints.Size;
 
 /** What the first-start page asks. */
 record FirstStartForm(
-        @NotBlank(message = "Give the nursery a name.") @Size(max = 120, message = "Shorten the name to 120 characters.")
-                String nursery,
+        @NotBlank(message = "Give the nursery a name.")
+        @Size(max = 120, message = "Shorten the name to 120 characters.")
+        String nursery,
+
         @NotBlank(message = "Choose the time zone.") String zone,
-        @NotNull(message = "Say which half of the globe; it decides the seasons.") Hemisphere hemisphere,
+
+        @NotNull(message = "Say which half of the globe; it decides the seasons.")
+        Hemisphere hemisphere,
+
         @NotBlank(message = "Say how you are called.") @Size(max = 80, message = "Shorten the name to 80 characters.")
-                String name,
+        String name,
+
         @NotBlank(message = "Choose a name to sign in with.")
-                @Pattern(
-                        regexp = "[\\p{L}\\p{N}._@-]{2,80}",
-                        message = "Use 2 to 80 letters, digits, dots, dashes, underscores or @, without blanks.")
-                String signIn,
+        @Pattern(
+                regexp = "[\\p{L}\\p{N}._@-]{2,80}",
+                message = "Use 2 to 80 letters, digits, dots, dashes, underscores or @, without blanks.")
+        String signIn,
+
         @NotBlank(message = "Choose a password of 10 characters or more.")
-                @Size(max = 200, message = "Shorten the password to 200 characters.")
-                String password) {
+        @Size(max = 200, message = "Shorten the password to 200 characters.")
+        String password) {
 
     static FirstStartForm empty(String zone) {
         return new FirstStartForm(null, zone, Hemisphere.NORTH, null, null, null);

@@ -40,9 +40,11 @@ class SignIn implements AuthenticationProvider {
             throw new LockedException("too many failures");
         }
         Optional<SignedIn> found = people.findBySignIn(name).map(Person::signedIn);
-        String typed = asked.getCredentials() == null ? "" : asked.getCredentials().toString();
+        String typed =
+                asked.getCredentials() == null ? "" : asked.getCredentials().toString();
         // Unknown names cost as much time as known ones, or the time would tell them apart.
-        boolean right = passwords.matches(typed, found.map(SignedIn::passwordHash).orElse(hashOfNothing));
+        boolean right =
+                passwords.matches(typed, found.map(SignedIn::passwordHash).orElse(hashOfNothing));
         if (!right || found.isEmpty()) {
             attempts.failed(byName);
             attempts.failed(byAddress);

@@ -29,7 +29,8 @@ public class Assets implements WebMvcConfigurer {
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/" + version + "/**")
                 .addResourceLocations("classpath:/static/")
-                .setCacheControl(CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+                .setCacheControl(
+                        CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
         registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/static/");
         registry.addResourceHandler("/worker.js")
                 .addResourceLocations("classpath:/static/")

@@ -24,6 +24,7 @@ class CoreBeans {
         return fixedDay.isBlank()
                 ? Clock.systemUTC()
                 : Clock.fixed(
-                        Instant.from(LocalDate.parse(fixedDay).atTime(12, 0).toInstant(ZoneOffset.UTC)), ZoneOffset.UTC);
+                        Instant.from(LocalDate.parse(fixedDay).atTime(12, 0).toInstant(ZoneOffset.UTC)),
+                        ZoneOffset.UTC);
     }
 }

@@ -15,27 +15,28 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityRules {
 
     /** Nothing inline, nothing from elsewhere. */
-    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
-            + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
-            + " frame-ancestors 'none'; base-uri 'none'";
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
+                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
+                    + " frame-ancestors 'none'; base-uri 'none'";
 
     @Bean
     SecurityFilterChain rules(HttpSecurity http, AuthenticationProvider signIn) throws Exception {
         return http.authenticationProvider(signIn)
-                .authorizeHttpRequests(r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
-                        .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/worker.js")
-                        .permitAll()
-                        .anyRequest()
-                        .authenticated())
+                .authorizeHttpRequests(
+                        r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
+                                .permitAll()
+                                .requestMatchers(HttpMethod.GET, "/worker.js")
+                                .permitAll()
+                                .anyRequest()
+                                .authenticated())
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("signIn")
                         .defaultSuccessUrl("/round", false)
-                        .failureHandler((request, response, failure) -> response.sendRedirect(
-                                request.getContextPath()
-                                        + (failure instanceof org.springframework.security.authentication.LockedException
-                                                ? "/sign-in?wait"
-                                                : "/sign-in?wrong"))))
+                        .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
+                                + (failure instanceof org.springframework.security.authentication.LockedException
+                                        ? "/sign-in?wait"
+                                        : "/sign-in?wrong"))))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))

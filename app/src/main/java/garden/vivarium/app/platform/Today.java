@@ -36,11 +36,13 @@ public class Today {
     }
 
     private ZoneId zone(UUID id) {
-        return zones.computeIfAbsent(id, n -> database.sql("select zone from nursery where id = ?")
-                .param(n.toString())
-                .query(String.class)
-                .optional()
-                .map(ZoneId::of)
-                .orElse(ZoneId.of("UTC")));
+        return zones.computeIfAbsent(
+                id,
+                n -> database.sql("select zone from nursery where id = ?")
+                        .param(n.toString())
+                        .query(String.class)
+                        .optional()
+                        .map(ZoneId::of)
+                        .orElse(ZoneId.of("UTC")));
     }
 }

@@ -50,7 +50,9 @@ public class Stock {
 
     @Transactional(readOnly = true)
     public List<PlaceView> places() {
-        return places.findAllByOrderByWalkOrderAscNameAsc().stream().map(Place::view).toList();
+        return places.findAllByOrderByWalkOrderAscNameAsc().stream()
+                .map(Place::view)
+                .toList();
     }
 
     @Transactional(readOnly = true)

@@ -77,7 +77,8 @@ class StockController {
         if (!wrong.hasErrors()) {
             try {
                 StockPlantView added = stock.add(form);
-                next.addFlashAttribute("said", "%s added as %s.".formatted(added.plant().name(), added.code()));
+                next.addFlashAttribute(
+                        "said", "%s added as %s.".formatted(added.plant().name(), added.code()));
                 return "redirect:/stock";
             } catch (Problem p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
@@ -107,7 +108,8 @@ class StockController {
             return "stock/form";
         }
         StockPlantView saved = stock.change(id, form);
-        next.addFlashAttribute("said", "%s (%s) changed.".formatted(saved.plant().name(), saved.code()));
+        next.addFlashAttribute(
+                "said", "%s (%s) changed.".formatted(saved.plant().name(), saved.code()));
         return "redirect:/stock";
     }
 }

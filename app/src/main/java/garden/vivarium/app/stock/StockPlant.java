@@ -44,8 +44,7 @@ class StockPlant extends NurseryRow {
         this.code = code;
     }
 
-    void describe(
-            Place where, String from, Integer pieces, StockState how, LocalDate quarantine, String remark) {
+    void describe(Place where, String from, Integer pieces, StockState how, LocalDate quarantine, String remark) {
         place = where;
         origin = from;
         piecesNow = pieces;

@@ -12,20 +12,32 @@ import org.springframework.format.annotation.DateTimeFormat;
 /** A stock plant as typed. */
 public record StockPlantForm(
         @NotBlank(message = "Say which plant it is, as the label has it.")
-                @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
-                String plant,
-        @NotBlank(message = "Choose the group; it decides which ways are offered.") String group,
-        @NotNull(message = "Say whether it is free to propagate.") Protection protection,
-        @Size(max = 300, message = "Shorten where it came from to 300 characters.") String origin,
+        @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
+        String plant,
+
+        @NotBlank(message = "Choose the group; it decides which ways are offered.")
+        String group,
+
+        @NotNull(message = "Say whether it is free to propagate.")
+        Protection protection,
+
+        @Size(max = 300, message = "Shorten where it came from to 300 characters.")
+        String origin,
+
         @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
-                String place,
+        String place,
+
         Climate climate,
+
         @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
-                @Max(value = 5000, message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
-                Integer pieces,
+        @Max(value = 5000, message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
+        Integer pieces,
+
         @NotNull(message = "Say how it is now.") StockState state,
         @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil,
-        @Size(max = 500, message = "Shorten the note to 500 characters.") String note) {
+
+        @Size(max = 500, message = "Shorten the note to 500 characters.")
+        String note) {
 
     static StockPlantForm empty() {
         return new StockPlantForm(

@@ -110,6 +110,11 @@ public final class NurseryRecord {
         return batches.stream().filter(b -> b.way().equals(way)).toList();
     }
 
+    /** What the guide says of a way. */
+    public GuideFigures guide(Way way) {
+        return guide.apply(way);
+    }
+
     /** The mean strike rate of a way, with batches or without. */
     public StrikeRate strike(Way way) {
         return rates.computeIfAbsent(way, this::fitStrike);

@@ -1,0 +1,245 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.watch.Behind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What pages read of batches: the sheet, the walk along the benches, the tasks of the round. */
+@Service
+public class BatchReads {
+
+    private static final int FINISHED_SHOWN = 40;
+
+    private final BatchRepository batches;
+    private final CheckRepository checks;
+    private final ReadingRepository readings;
+    private final TallyRepository tallies;
+    private final PottingRepository pottings;
+    private final Histories histories;
+    private final OutlookText outlooks;
+    private final TaskFinder finder;
+    private final GuideLookup lookup;
+    private final Stock stock;
+    private final Says says;
+    private final Today today;
+
+    BatchReads(
+            BatchRepository batches,
+            CheckRepository checks,
+            ReadingRepository readings,
+            TallyRepository tallies,
+            PottingRepository pottings,
+            Histories histories,
+            OutlookText outlooks,
+            TaskFinder finder,
+            GuideLookup lookup,
+            Stock stock,
+            Says says,
+            Today today) {
+        this.batches = batches;
+        this.checks = checks;
+        this.readings = readings;
+        this.tallies = tallies;
+        this.pottings = pottings;
+        this.histories = histories;
+        this.outlooks = outlooks;
+        this.finder = finder;
+        this.lookup = lookup;
+        this.stock = stock;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** A batch in a list: its place, ribbon, tasks, and whether it is behind. */
+    public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Behind> behind) {
+
+        /** Whether it has been found behind its usual. */
+        public boolean isBehind() {
+            return behind.map(Behind::isBehind).orElse(false);
+        }
+    }
+
+    /** All open batches in walking order. */
+    @Transactional(readOnly = true)
+    public List<Row> open() {
+        return rows(batches.open());
+    }
+
+    /** The batches that ended last. */
+    @Transactional(readOnly = true)
+    public List<Row> lastFinished() {
+        return rows(batches.lastClosed(FINISHED_SHOWN));
+    }
+
+    @Transactional(readOnly = true)
+    public long countFinished() {
+        return batches.countClosed();
+    }
+
+    /** The whole sheet of one batch. */
+    @Transactional(readOnly = true)
+    public BatchSheet sheet(String code) {
+        Batch batch = batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
+        Row row = rows(List.of(batch)).get(0);
+        Outlook outlook = outlooks.read(batch.outlookText());
+        List<Check> all = checks.ofBatch(batch.getId());
+        Map<UUID, Long> readCounts = all.isEmpty()
+                ? Map.of()
+                : readings.findByCheckIdIn(all.stream().map(Check::getId).toList()).stream()
+                        .collect(Collectors.groupingBy(PieceReading::checkId, Collectors.counting()));
+        Optional<BatchHistory> history =
+                batch.stuckOn() == null ? Optional.empty() : Optional.of(histories.replay(batch));
+        Tallies ready = history.map(h -> h.tallies(Milestone.READY)).orElse(Tallies.none());
+        return new BatchSheet(
+                row,
+                outlook,
+                expected(row.batch(), outlook),
+                history.map(h -> details(batch, h)).orElse(List.of()),
+                row.batch().lastKnowingLook() == null ? Optional.empty() : Optional.of(RootingCurve.fit(ready)),
+                all.stream()
+                        .map(c -> c.view(readCounts.getOrDefault(c.getId(), 0L)))
+                        .sorted(Comparator.comparing(CheckView::lookedOn).reversed())
+                        .toList(),
+                pottings.findByBatchIdOrderByMovedOn(batch.getId()).stream()
+                        .map(Potting::view)
+                        .toList(),
+                finder.protocol(row.batch()),
+                lookup.method(batch.method()));
+    }
+
+    private List<Row> rows(List<Batch> found) {
+        List<UUID> ids = found.stream().map(Batch::getId).toList();
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, PlaceView> places =
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
+        Map<UUID, List<PottingView>> unsettled = pottings.findByBatchIdInAndSettledIsNull(ids).stream()
+                .map(Potting::view)
+                .collect(Collectors.groupingBy(PottingView::batchId));
+        Map<UUID, List<TallyRow>> counted =
+                tallies.findByBatchIdIn(ids).stream().collect(Collectors.groupingBy(TallyRow::batchId));
+        List<Row> rows = new ArrayList<>();
+        for (Batch batch : found) {
+            BatchView view = batch.view();
+            Outlook outlook = outlooks.read(batch.outlookText());
+            List<TallyRow> own = counted.getOrDefault(batch.getId(), List.of());
+            Tallies ready = of(own, Milestone.READY);
+            TaskFinder.Known known =
+                    new TaskFinder.Known(view, outlook, ready, unsettled.getOrDefault(batch.getId(), List.of()));
+            rows.add(new Row(
+                    view,
+                    places.get(view.placeId()),
+                    ribbon(view, outlook, of(own, Milestone.FIRST_SIGN), ready),
+                    view.closedOn() == null ? finder.tasks(known) : List.of(),
+                    view.closedOn() == null && view.isStuck() ? finder.behind(known) : Optional.empty()));
+        }
+        rows.sort(Comparator.comparing((Row r) -> r.place().walkOrder())
+                .thenComparing(r -> r.place().name())
+                .thenComparing(r -> r.batch().takenOn())
+                .thenComparing(r -> r.batch().code()));
+        return rows;
+    }
+
+    private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready) {
+        Expected expected = expected(b, outlook);
+        Method method = lookup.method(b.method());
+        LocalDate day = today.date();
+        LocalDate start = b.takenOn().minusDays(1);
+        LocalDate end = expected.end().plusDays(3);
+        LocalDate last = b.closedOn() != null ? b.closedOn() : day;
+        if (last.isAfter(end)) {
+            end = last.plusDays(2);
+        }
+        List<LocalDate> looks = ready.counts().keySet().stream()
+                .flatMap(i -> java.util.stream.Stream.of(
+                        i.after(), i.by() == garden.vivarium.core.looks.Interval.NEVER ? 0 : i.by()))
+                .filter(d -> d > 0)
+                .distinct()
+                .map(d -> expected.stuck().plusDays(d))
+                .toList();
+        return Ribbon.of(
+                start,
+                end,
+                expected,
+                day,
+                null,
+                method.firstSign(),
+                method.ready(),
+                b.stuck(),
+                firstSign,
+                ready,
+                looks,
+                List.of(),
+                words(b, expected));
+    }
+
+    private String words(BatchView b, Expected e) {
+        return "Ribbon of %s: %s, ready expected %s to %s; %d of %d ready, %d lost."
+                .formatted(
+                        b.code(),
+                        b.isStuck() ? "day 0 on " + says.day(b.stuckOn()) : "drying since " + says.day(b.takenOn()),
+                        says.day(e.ready().from()),
+                        says.day(e.ready().to()),
+                        b.counts().ready(),
+                        b.isStuck() ? b.stuck() : b.taken(),
+                        b.counts().lost());
+    }
+
+    private static Expected expected(BatchView b, Outlook outlook) {
+        return b.isStuck()
+                ? Expected.of(outlook, b.takenOn(), b.stuckOn(), b.slowing())
+                : Expected.of(outlook, b.takenOn(), b.slowing());
+    }
+
+    private List<PieceDetail> details(Batch batch, BatchHistory history) {
+        List<UUID> standing = checks.ofBatch(batch.getId()).stream()
+                .filter(c -> !c.isWithdrawn())
+                .filter(c -> !c.byCount())
+                .map(Check::getId)
+                .toList();
+        Map<Integer, PieceDetail.Noted> noted = new HashMap<>();
+        if (!standing.isEmpty()) {
+            Map<UUID, List<PieceReading>> read =
+                    readings.findByCheckIdIn(standing).stream().collect(Collectors.groupingBy(PieceReading::checkId));
+            // Checks come in order of day, so that what was noted last stands.
+            standing.forEach(id -> read.getOrDefault(id, List.of())
+                    .forEach(r -> noted.merge(r.piece(), PieceDetail.Noted.of(r), PieceDetail.Noted::then)));
+        }
+        int moved = batch.view().moved();
+        List<PieceDetail> details = new ArrayList<>();
+        for (var p : history.pieces()) {
+            boolean potted = p.wasReady() && !p.state().isEnd() && moved-- > 0;
+            details.add(new PieceDetail(p, noted.getOrDefault(p.piece(), PieceDetail.Noted.NOTHING), potted));
+        }
+        return details;
+    }
+
+    private static Tallies of(List<TallyRow> rows, Milestone milestone) {
+        return Tallies.of(rows.stream()
+                .filter(t -> t.milestone() == milestone)
+                .collect(Collectors.toMap(TallyRow::interval, TallyRow::pieces, Long::sum)));
+    }
+}

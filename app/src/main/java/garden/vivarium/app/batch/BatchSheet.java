@@ -1,0 +1,26 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Outlook;
+import java.util.List;
+import java.util.Optional;
+
+/** Everything that the batch sheet shows. */
+public record BatchSheet(
+        BatchReads.Row row,
+        Outlook outlook,
+        Expected expected,
+        List<PieceDetail> pieces,
+        Optional<RootingCurve> curve,
+        List<CheckView> checks,
+        List<PottingView> pottings,
+        Optional<Protocol> protocol,
+        Method method) {
+
+    public BatchView batch() {
+        return row.batch();
+    }
+}

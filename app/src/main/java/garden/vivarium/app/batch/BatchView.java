@@ -1,0 +1,77 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.looks.Counts;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.UUID;
+
+/** A batch as other modules and pages see it. */
+public record BatchView(
+        UUID id,
+        String code,
+        String oldCode,
+        UUID planId,
+        String plant,
+        String group,
+        UUID placeId,
+        String protocol,
+        String method,
+        String medium,
+        String treatment,
+        String instead,
+        LocalDate takenOn,
+        int taken,
+        LocalDate stuckOn,
+        int stuck,
+        Integer rows,
+        Integer columns,
+        String vessel,
+        StockState stockState,
+        String pieceKind,
+        Integer lengthMm,
+        Integer nodes,
+        boolean rootedOnDay0,
+        int piecesPerPot,
+        Integer hunch,
+        Integer minutes,
+        double slowing,
+        double thinning,
+        Counts counts,
+        int moved,
+        int settled,
+        LocalDate lastLook,
+        LocalDate lastKnowingLook,
+        LocalDate earliestReady,
+        int firmPending,
+        LocalDate closedOn,
+        int changes) {
+
+    public Way way() {
+        return new Way(plant, group, method, medium, treatment);
+    }
+
+    public boolean isStuck() {
+        return stuckOn != null;
+    }
+
+    public boolean isTray() {
+        return rows != null && columns != null;
+    }
+
+    /** Pieces that stand ready and have not been moved. */
+    public int readyToMove() {
+        return Math.max(0, counts.ready() - counts.lostReady() - moved);
+    }
+
+    /** Days since the day stuck. */
+    public int age(LocalDate today) {
+        return stuckOn == null ? 0 : (int) ChronoUnit.DAYS.between(stuckOn, today);
+    }
+
+    /** What goes on the label: plant, date, code. */
+    public String label() {
+        return "%s · %s · %s".formatted(plant, stuckOn == null ? takenOn : stuckOn, code);
+    }
+}

@@ -1,0 +1,117 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.timing.LookKind;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** A dated look at a batch. One that was taken back stays, with who took it back and when. */
+@Entity
+@Table(name = "batch_check")
+class Check extends NurseryRow {
+
+    private UUID batchId;
+    private UUID clientId;
+    private LocalDate lookedOn;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(10)")
+    private LookKind look;
+
+    private boolean byCount;
+    private Integer firstSign;
+    private Integer ready;
+    private Integer lost;
+    private Integer sent;
+    private Integer youngPlants;
+    private String note;
+    private String personName;
+    private Instant madeAt;
+    private Instant withdrawnAt;
+    private String withdrawnBy;
+
+    protected Check() {}
+
+    Check(UUID batchId, LookCommand c, String personName, Instant madeAt) {
+        this.batchId = batchId;
+        this.clientId = c.clientId();
+        this.lookedOn = c.lookedOn();
+        this.look = c.look();
+        this.note = c.note();
+        this.personName = personName;
+        this.madeAt = madeAt;
+        this.byCount = c.counts() != null;
+        if (byCount) {
+            this.firstSign = c.counts().firstSign();
+            this.ready = c.counts().ready();
+            this.lost = c.counts().lost();
+            this.sent = c.counts().sent();
+            this.youngPlants = c.counts().youngPlants();
+        }
+    }
+
+    void withdraw(String who, Instant when) {
+        withdrawnBy = who;
+        withdrawnAt = when;
+    }
+
+    boolean isWithdrawn() {
+        return withdrawnAt != null;
+    }
+
+    UUID batchId() {
+        return batchId;
+    }
+
+    LocalDate lookedOn() {
+        return lookedOn;
+    }
+
+    LookKind look() {
+        return look;
+    }
+
+    boolean byCount() {
+        return byCount;
+    }
+
+    Integer firstSign() {
+        return firstSign;
+    }
+
+    int ready() {
+        return ready;
+    }
+
+    int lost() {
+        return lost;
+    }
+
+    int sent() {
+        return sent;
+    }
+
+    CheckView view(long readings) {
+        return new CheckView(
+                getId(),
+                lookedOn,
+                look,
+                byCount,
+                firstSign,
+                ready,
+                lost,
+                sent,
+                (int) readings,
+                note,
+                personName,
+                madeAt,
+                withdrawnAt,
+                withdrawnBy);
+    }
+}

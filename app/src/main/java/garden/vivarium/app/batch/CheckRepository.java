@@ -1,0 +1,15 @@
+package garden.vivarium.app.batch;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface CheckRepository extends JpaRepository<Check, UUID> {
+
+    @Query("select c from Check c where c.batchId = :batch order by c.lookedOn, c.madeAt")
+    List<Check> ofBatch(UUID batch);
+
+    Optional<Check> findByClientId(UUID clientId);
+}

@@ -1,0 +1,234 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.OutputRatio;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.Firmness;
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Look;
+import garden.vivarium.core.looks.MilestoneSigns;
+import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.PieceView;
+import garden.vivarium.core.looks.Reading;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** From the stored looks of a batch to the core's replay, and from that to the tallies and counts that are kept. */
+@Component
+class Histories {
+
+    /** The spread between batches that a batch from old records is judged with. */
+    private static final double USUAL_RHO = 0.1;
+
+    private final CheckRepository checks;
+    private final ReadingRepository readings;
+    private final TallyRepository tallies;
+    private final PottingRepository pottings;
+    private final Evidence evidence;
+    private final GuideLookup lookup;
+    private final Guide guide;
+    private final Stock stock;
+
+    Histories(
+            CheckRepository checks,
+            ReadingRepository readings,
+            TallyRepository tallies,
+            PottingRepository pottings,
+            Evidence evidence,
+            GuideLookup lookup,
+            Guide guide,
+            Stock stock) {
+        this.checks = checks;
+        this.readings = readings;
+        this.tallies = tallies;
+        this.pottings = pottings;
+        this.evidence = evidence;
+        this.lookup = lookup;
+        this.guide = guide;
+        this.stock = stock;
+    }
+
+    /** Replays the looks that stand. */
+    BatchHistory replay(Batch batch) {
+        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch));
+    }
+
+    /** Replays the looks that stand together with others that are not kept. */
+    void tryOn(Batch batch, List<LookCommand> more) {
+        List<Look> looks = looks(batch);
+        for (LookCommand c : more) {
+            looks.add(new Look.ByPiece(
+                    (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn()),
+                    c.pieces().stream()
+                            .map(p -> new Reading(p.piece(), p.look(), p.state(), Optional.ofNullable(p.firmness())))
+                            .toList()));
+        }
+        BatchHistory.replay(batch.stuck(), signs(batch), looks);
+    }
+
+    MilestoneSigns signs(Batch batch) {
+        return lookup.signs(batch.method());
+    }
+
+    /** Rebuilds what is kept of a batch from its readings, in the transaction that changed them. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void refresh(Batch batch) {
+        List<Check> standing = standing(batch);
+        BatchHistory history = replay(batch);
+        Tallies ready = history.tallies(Milestone.READY);
+        tallies.forget(batch.getId());
+        store(batch, Milestone.READY, ready);
+        if (signs(batch).firstSign().isPresent()) {
+            store(batch, Milestone.FIRST_SIGN, history.tallies(Milestone.FIRST_SIGN));
+        }
+        LocalDate last = standing.stream()
+                .map(Check::lookedOn)
+                .max(Comparator.naturalOrder())
+                .orElse(null);
+        LocalDate knowing = standing.stream()
+                .filter(c -> c.look().canKnow(signs(batch).ready()))
+                .map(Check::lookedOn)
+                .max(Comparator.naturalOrder())
+                .orElse(null);
+        int firm = (int) history.pieces().stream()
+                .filter(p -> !p.state().isEnd() && !p.wasReady())
+                .filter(p -> p.firmness().filter(f -> f == Firmness.FIRM).isPresent())
+                .count();
+        batch.stands(history.counts(), last, knowing, earliestWaiting(batch, history, ready), firm);
+        batch.closed(isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
+        evidence.changed();
+    }
+
+    /** What the guide expects of a way that has no protocol of its own. */
+    Outlook guideOutlook(String method, String medium, String group) {
+        Optional<Protocol> nearest = guide.nearest(method, medium, group);
+        if (nearest.isPresent()) {
+            return Outlook.ofGuide(nearest.get(), USUAL_RHO);
+        }
+        Method m = lookup.method(method);
+        return new Outlook(
+                StrikeRate.ofGuide(m.rate(), USUAL_RHO),
+                m.firstSignDays().map(RootingTime::ofGuide),
+                RootingTime.ofGuide(m.readyDays()),
+                Optional.empty(),
+                Optional.empty(),
+                OutputRatio.one(),
+                Season.allYear());
+    }
+
+    Climate climateOf(UUID placeId) {
+        return stock.places().stream()
+                .filter(p -> p.id().equals(placeId))
+                .map(PlaceView::climate)
+                .findFirst()
+                .orElse(Climate.OPEN);
+    }
+
+    /** The looks that stand, as they were typed. */
+    List<LookCommand> commands(Batch batch) {
+        return standing(batch).stream()
+                .filter(Check::byCount)
+                .map(c -> LookCommand.ofCounts(
+                        c.getId(),
+                        c.lookedOn(),
+                        c.look(),
+                        new LookCommand.Counted(c.firstSign(), c.ready(), c.lost(), c.sent(), null),
+                        null,
+                        null))
+                .toList();
+    }
+
+    private List<Look> looks(Batch batch) {
+        List<Check> standing = standing(batch);
+        List<UUID> byPiece =
+                standing.stream().filter(c -> !c.byCount()).map(Check::getId).toList();
+        Map<UUID, List<PieceReading>> read = byPiece.isEmpty()
+                ? Map.of()
+                : readings.findByCheckIdIn(byPiece).stream().collect(Collectors.groupingBy(PieceReading::checkId));
+        List<Look> looks = new ArrayList<>();
+        for (Check c : standing) {
+            int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
+            looks.add(
+                    c.byCount()
+                            ? new Look.ByCount(
+                                    day,
+                                    c.look(),
+                                    c.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(c.firstSign()),
+                                    c.ready(),
+                                    c.lost(),
+                                    c.sent())
+                            : new Look.ByPiece(
+                                    day,
+                                    read.getOrDefault(c.getId(), List.of()).stream()
+                                            .map(PieceReading::reading)
+                                            .sorted(Comparator.comparingInt(r -> r.piece()))
+                                            .toList()));
+        }
+        return looks;
+    }
+
+    private List<Check> standing(Batch batch) {
+        return checks.ofBatch(batch.getId()).stream()
+                .filter(c -> !c.isWithdrawn())
+                .toList();
+    }
+
+    private void store(Batch batch, Milestone milestone, Tallies counted) {
+        tallies.saveAll(counted.counts().entrySet().stream()
+                .map(e -> new TallyRow(batch.getId(), milestone, e.getKey(), e.getValue()))
+                .toList());
+    }
+
+    /** The day by which the piece that has waited longest in readiness was seen ready, given how many have been moved. */
+    private LocalDate earliestWaiting(Batch batch, BatchHistory history, Tallies ready) {
+        int gone = batch.view().moved()
+                + (int) history.pieces().stream()
+                        .filter(PieceView::wasReady)
+                        .filter(p -> p.state().isEnd())
+                        .count();
+        return ready.counts().entrySet().stream()
+                .filter(e -> e.getKey().outcome() == Outcome.REACHED)
+                .sorted(Comparator.comparingInt(
+                        (Map.Entry<Interval, Long> e) -> e.getKey().by()))
+                .flatMap(e -> java.util.Collections.nCopies(
+                        e.getValue().intValue(), e.getKey().by())
+                        .stream())
+                .skip(gone)
+                .findFirst()
+                .map(day -> batch.stuckOn().plusDays(day))
+                .orElse(null);
+    }
+
+    private boolean isOver(BatchView b) {
+        if (b.counts().pending() > 0) {
+            return false;
+        }
+        if (lookup.method(b.method()).pottedOnDay0()) {
+            return true;
+        }
+        return b.readyToMove() == 0
+                && pottings.findByBatchIdInAndSettledIsNull(List.of(b.id())).isEmpty();
+    }
+}

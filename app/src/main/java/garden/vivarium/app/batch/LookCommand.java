@@ -1,0 +1,61 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.core.looks.Firmness;
+import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+
+/**
+ * A look to be written down: by count or by piece, never both.
+ *
+ * @param clientId made where it was typed; the same one twice is one look
+ * @param lookedOn day of the look
+ * @param look how the batch was looked at
+ * @param counts counts so far, or null
+ * @param pieces readings, empty when by count
+ * @param note free words, or null
+ * @param knownChanges how many changes of the batch its writer had seen, or null to take it as it comes
+ */
+public record LookCommand(
+        UUID clientId,
+        LocalDate lookedOn,
+        LookKind look,
+        Counted counts,
+        List<Seen> pieces,
+        String note,
+        Integer knownChanges) {
+
+    public LookCommand {
+        pieces = List.copyOf(pieces);
+    }
+
+    /** Counts so far; {@code firstSign} and {@code youngPlants} are null where nobody counted them. */
+    public record Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {}
+
+    /** One piece; what nobody noted is null. */
+    public record Seen(
+            int piece,
+            LookKind look,
+            PieceState state,
+            LossCause cause,
+            Integer rootMm,
+            Boolean sideRoots,
+            Boolean topGrowth,
+            Firmness firmness,
+            String note) {}
+
+    /** A look by count. */
+    public static LookCommand ofCounts(
+            UUID clientId, LocalDate lookedOn, LookKind look, Counted counts, String note, Integer knownChanges) {
+        return new LookCommand(clientId, lookedOn, look, counts, List.of(), note, knownChanges);
+    }
+
+    /** A look by piece. */
+    public static LookCommand ofPieces(
+            UUID clientId, LocalDate lookedOn, LookKind look, List<Seen> pieces, String note, Integer knownChanges) {
+        return new LookCommand(clientId, lookedOn, look, null, pieces, note, knownChanges);
+    }
+}

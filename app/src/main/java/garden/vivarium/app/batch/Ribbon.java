@@ -1,0 +1,142 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.timing.Sign;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * A batch's or a plan's life as the ribbon component draws it: days are numbers since {@code start}.
+ *
+ * @param start first day drawn
+ * @param days length in days
+ * @param today day of the hairline, or null outside
+ * @param taken day cut
+ * @param stuck day 0
+ * @param callus band, or null
+ * @param firstSign band, or null
+ * @param ready band
+ * @param settled band, or null
+ * @param due day due, or null
+ * @param firstSignBelow whether first sign is told by roots and so drawn below the line
+ * @param readyBelow whether ready is
+ * @param pieces all pieces, 0 in a plan
+ * @param seenFirstSign [day, pieces so far]
+ * @param seenReady the same for ready
+ * @param seenLost the same for losses
+ * @param looks days of looks
+ * @param moves days of moves
+ * @param words the same in words, for those who cannot see it
+ */
+public record Ribbon(
+        String start,
+        int days,
+        Integer today,
+        int taken,
+        int stuck,
+        List<Integer> callus,
+        List<Integer> firstSign,
+        List<Integer> ready,
+        List<Integer> settled,
+        Integer due,
+        boolean firstSignBelow,
+        boolean readyBelow,
+        int pieces,
+        List<List<Integer>> seenFirstSign,
+        List<List<Integer>> seenReady,
+        List<List<Integer>> seenLost,
+        List<Integer> looks,
+        List<Integer> moves,
+        String words) {
+
+    /** The ribbon of a plan: what is expected, nothing seen. */
+    public static Ribbon ofPlan(
+            Expected expected, LocalDate today, LocalDate due, Optional<Sign> firstSign, Sign ready, String words) {
+        LocalDate start = expected.taken().isBefore(today) ? expected.taken() : today;
+        LocalDate end = later(expected.end(), due).plusDays(3);
+        return of(
+                start,
+                end,
+                expected,
+                today,
+                due,
+                firstSign,
+                ready,
+                0,
+                Tallies.none(),
+                Tallies.none(),
+                List.of(),
+                List.of(),
+                words);
+    }
+
+    static Ribbon of(
+            LocalDate start,
+            LocalDate end,
+            Expected e,
+            LocalDate today,
+            LocalDate due,
+            Optional<Sign> firstSign,
+            Sign ready,
+            int pieces,
+            Tallies firstSignSeen,
+            Tallies readySeen,
+            List<LocalDate> looks,
+            List<LocalDate> moves,
+            String words) {
+        int stuck = day(start, e.stuck());
+        return new Ribbon(
+                start.toString(),
+                Math.max(7, day(start, end)),
+                today.isBefore(start) || today.isAfter(end) ? null : day(start, today),
+                day(start, e.taken()),
+                stuck,
+                e.callus().map(b -> band(start, b)).orElse(null),
+                e.firstSign().map(b -> band(start, b)).orElse(null),
+                band(start, e.ready()),
+                e.settled().map(b -> band(start, b)).orElse(null),
+                due == null ? null : day(start, due),
+                firstSign.orElse(Sign.ROOT) == Sign.ROOT,
+                ready == Sign.ROOT,
+                pieces,
+                soFar(firstSignSeen, Outcome.REACHED, stuck),
+                soFar(readySeen, Outcome.REACHED, stuck),
+                soFar(readySeen, Outcome.LOST, stuck),
+                looks.stream().map(d -> day(start, d)).toList(),
+                moves.stream().map(d -> day(start, d)).toList(),
+                words);
+    }
+
+    private static List<List<Integer>> soFar(Tallies tallies, Outcome outcome, int stuck) {
+        TreeMap<Integer, Integer> byDay = new TreeMap<>();
+        tallies.counts().forEach((i, n) -> {
+            if (i.outcome() == outcome) {
+                byDay.merge(i.by(), n.intValue(), Integer::sum);
+            }
+        });
+        List<List<Integer>> steps = new ArrayList<>();
+        int sum = 0;
+        for (var e : byDay.entrySet()) {
+            sum += e.getValue();
+            steps.add(List.of(stuck + e.getKey(), sum));
+        }
+        return steps;
+    }
+
+    private static List<Integer> band(LocalDate start, Expected.Band band) {
+        return List.of(day(start, band.from()), day(start, band.to()));
+    }
+
+    private static int day(LocalDate start, LocalDate day) {
+        return (int) (day.toEpochDay() - start.toEpochDay());
+    }
+
+    private static LocalDate later(LocalDate a, LocalDate b) {
+        return b != null && b.isAfter(a) ? b : a;
+    }
+}

@@ -1,0 +1,55 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.core.Working;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/**
+ * Something a batch needs, with its reason.
+ *
+ * @param kind what is to be done
+ * @param batch the batch
+ * @param what in words, as "Look at 12 pieces"
+ * @param why the reason, in words
+ * @param due first day on which it is due
+ * @param pressing whether waiting does harm
+ * @param potting the move it concerns, for settling
+ * @param pieces how many pieces or young plants it concerns
+ * @param working how the day came about
+ */
+public record Task(
+        Kind kind,
+        BatchView batch,
+        String what,
+        String why,
+        LocalDate due,
+        boolean pressing,
+        UUID potting,
+        int pieces,
+        Working working) {
+
+    /** Kinds of task, and what their key does. */
+    public enum Kind {
+        STICK("Stick", "sticks all that was taken"),
+        LOOK("Look", "says: looked, nothing changed"),
+        MOVE("Move", "pots up all that are ready"),
+        SETTLE("Settled?", "says: all have settled"),
+        GIVE_UP("Give up", "writes the rest off as stalled");
+
+        private final String word;
+        private final String done;
+
+        Kind(String word, String done) {
+            this.word = word;
+            this.done = done;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        public String done() {
+            return done;
+        }
+    }
+}

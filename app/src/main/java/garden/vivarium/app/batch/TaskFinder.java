@@ -1,0 +1,251 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.Working;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.watch.Behind;
+import garden.vivarium.core.watch.NextLook;
+import garden.vivarium.core.watch.Stalled;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What a batch needs, and when: it puts the core's rules of watching to one batch. */
+@Component
+class TaskFinder {
+
+    private static final Protocol.Looks USUAL_LOOKS = new Protocol.Looks(10, 4, 21, LookKind.LIFTED);
+    private static final int USUAL_LIMIT = 30;
+
+    private final Guide guide;
+    private final GuideLookup lookup;
+    private final Says says;
+    private final Today today;
+
+    TaskFinder(Guide guide, GuideLookup lookup, Says says, Today today) {
+        this.guide = guide;
+        this.lookup = lookup;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** What is known of one batch when its tasks are sought. */
+    record Known(BatchView batch, Outlook outlook, Tallies ready, List<PottingView> unsettled) {
+
+        StrikeRate strike() {
+            return outlook.strike().thinnedBy(batch.thinning());
+        }
+
+        RootingTime readyTime() {
+            return outlook.ready().slowedBy(batch.slowing());
+        }
+    }
+
+    /** Tasks of one batch, due or still to come, the most pressing first. */
+    List<Task> tasks(Known k) {
+        BatchView b = k.batch();
+        if (!b.isStuck()) {
+            return List.of(stick(k));
+        }
+        List<Task> tasks = new ArrayList<>();
+        if (b.readyToMove() > 0 && !lookup.method(b.method()).pottedOnDay0()) {
+            tasks.add(move(b));
+        }
+        k.unsettled().forEach(p -> tasks.add(settle(k, p)));
+        if (b.counts().pending() > 0) {
+            int seen = b.lastKnowingLook() == null
+                    ? 0
+                    : (int) (b.lastKnowingLook().toEpochDay() - b.stuckOn().toEpochDay());
+            double still = Stalled.chanceStill(k.strike().mean(), k.readyTime(), seen);
+            tasks.add(still < Stalled.HARDLY ? giveUp(k, seen, still) : look(k, seen));
+        }
+        return tasks;
+    }
+
+    /** Whether the batch is behind its usual, judged at the last two looks that could know; empty before the first. */
+    Optional<Behind> behind(Known k) {
+        List<Integer> days = k.ready().counts().keySet().stream()
+                .flatMap(i -> java.util.stream.Stream.of(
+                        i.after(), i.by() == garden.vivarium.core.looks.Interval.NEVER ? 0 : i.by()))
+                .filter(d -> d > 0)
+                .distinct()
+                .sorted()
+                .toList();
+        if (days.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Behind.Judged> judged = days.subList(Math.max(0, days.size() - 2), days.size()).stream()
+                .map(day -> judge(k, day))
+                .flatMap(Optional::stream)
+                .toList();
+        return judged.isEmpty() ? Optional.empty() : Optional.of(new Behind(judged));
+    }
+
+    private Optional<Behind.Judged> judge(Known k, int day) {
+        int ready = 0;
+        int known = 0;
+        for (var e : k.ready().counts().entrySet()) {
+            boolean reached = e.getKey().outcome() == garden.vivarium.core.looks.Outcome.REACHED
+                    && e.getKey().by() <= day;
+            boolean lost = e.getKey().outcome() == garden.vivarium.core.looks.Outcome.LOST
+                    && e.getKey().by() <= day;
+            ready += reached ? e.getValue().intValue() : 0;
+            known += reached || lost || e.getKey().after() >= day ? e.getValue().intValue() : 0;
+        }
+        return known == 0
+                ? Optional.empty()
+                : Optional.of(Behind.judge(k.strike().nextBatch(), k.readyTime(), day, ready, known));
+    }
+
+    private Task stick(Known k) {
+        BatchView b = k.batch();
+        int wait = k.outlook().callusDays();
+        int least = k.outlook().callus().map(Outlook.CallusStage::least).orElse(0);
+        int most = k.outlook().callus().map(Outlook.CallusStage::most).orElse(0);
+        LocalDate due = b.takenOn().plusDays(wait);
+        return new Task(
+                Task.Kind.STICK,
+                b,
+                "Stick what has callused of %d".formatted(b.taken()),
+                "Cut %s; wounds are dry after %d to %d days. Dry and hard to the touch? Then stick."
+                        .formatted(says.away(b.takenOn()), least, most),
+                due,
+                today.date().isAfter(b.takenOn().plusDays(most)),
+                null,
+                b.taken(),
+                Working.of(
+                        "When to stick",
+                        Working.step("Cut on", says.day(b.takenOn())),
+                        Working.step(
+                                "The middle of the protocol's wait",
+                                "(%d + %d) ÷ 2 = %d days: %s".formatted(least, most, wait, says.day(due)))));
+    }
+
+    private Task move(BatchView b) {
+        int limit = protocol(b).map(Protocol::tooLong).orElse(USUAL_LIMIT);
+        LocalDate by = b.earliestReady().plusDays(limit);
+        boolean late = today.date().isAfter(by);
+        return new Task(
+                Task.Kind.MOVE,
+                b,
+                "Move %s".formatted(says.count(b.readyToMove(), "ready piece", "ready pieces")),
+                late
+                        ? "Too long: the first was ready by %s, and should have moved by %s. Roots tangle and break."
+                                .formatted(says.day(b.earliestReady()), says.day(by))
+                        : "The first was ready by %s; move by %s.".formatted(says.day(b.earliestReady()), says.day(by)),
+                b.earliestReady(),
+                late,
+                null,
+                b.readyToMove(),
+                Working.of(
+                        "How long ready pieces may stand",
+                        Working.step("The first was seen ready on", says.day(b.earliestReady())),
+                        Working.step(
+                                "Plus the protocol's limit", "%d days: move by %s".formatted(limit, says.day(by)))));
+    }
+
+    private Task settle(Known k, PottingView p) {
+        int days = Math.max(1, k.outlook().settleDays());
+        LocalDate due = p.movedOn().plusDays(days);
+        return new Task(
+                Task.Kind.SETTLE,
+                k.batch(),
+                "Have %s settled?".formatted(says.count(p.youngPlants(), "young plant", "young plants")),
+                "Potted %s; after %d days they should hold and grow.".formatted(says.away(p.movedOn()), days),
+                due,
+                false,
+                p.id(),
+                p.youngPlants(),
+                Working.of(
+                        "When they should have settled",
+                        Working.step("Potted on", says.day(p.movedOn())),
+                        Working.step("Plus the protocol's days", "%d: %s".formatted(days, says.day(due)))));
+    }
+
+    private Task look(Known k, int seen) {
+        BatchView b = k.batch();
+        Protocol.Looks looks = protocol(b).map(Protocol::looks).orElse(USUAL_LOOKS);
+        int first = (int) Math.round(looks.first() * b.slowing());
+        Working working;
+        int day;
+        String why;
+        if (seen == 0) {
+            day = first;
+            why = "Day %d; the first look is due on day %d. %s."
+                    .formatted(b.age(today.date()), day, capital(looks.kind().words()));
+            working = Working.of(
+                    "When to look first",
+                    Working.step(
+                            b.slowing() > 1 ? "The protocol's day, slower out of season" : "The protocol's day",
+                            String.format(Locale.ROOT, "%d × %.1f = day %d", looks.first(), b.slowing(), day)));
+        } else {
+            NextLook next = NextLook.of(k.strike().mean(), k.readyTime(), seen, looks.least(), looks.most());
+            day = next.day();
+            why = next.isWorthIt()
+                    ? "Day %d; last seen on day %d. By day %d, %s in ten still waiting should have become ready."
+                            .formatted(b.age(today.date()), seen, day, Math.max(1, Math.round(10 * next.chance())))
+                    : "Day %d; last seen on day %d. Little is expected, but %d days without a look is enough."
+                            .formatted(b.age(today.date()), seen, looks.most());
+            working = next.working();
+        }
+        LocalDate due = b.stuckOn().plusDays(day);
+        boolean overdue = today.date().isAfter(due.plusDays(looks.most()));
+        return new Task(
+                Task.Kind.LOOK,
+                b,
+                "Look at %s".formatted(says.count(b.counts().pending(), "piece", "pieces")),
+                why,
+                due,
+                overdue,
+                null,
+                b.counts().pending(),
+                working);
+    }
+
+    private Task giveUp(Known k, int seen, double still) {
+        BatchView b = k.batch();
+        String firm = b.firmPending() > 0
+                ? " But %s last felt firm: lift one before you write them off."
+                        .formatted(b.firmPending() == b.counts().pending() ? "all" : b.firmPending() + " of them")
+                : "";
+        return new Task(
+                Task.Kind.GIVE_UP,
+                b,
+                "Give up %s?".formatted(says.count(b.counts().pending(), "piece", "pieces")),
+                "Nothing by day %d; the chance that one of these is ever ready is %.0f%%.%s"
+                        .formatted(seen, 100 * still, firm),
+                b.lastKnowingLook(),
+                false,
+                null,
+                b.counts().pending(),
+                Working.of(
+                        "Will they ever be ready",
+                        Working.step(
+                                "π(1 − F(t)) ÷ (1 − πF(t)) at the last look, day %d".formatted(seen),
+                                String.format(
+                                        Locale.ROOT,
+                                        "π %.2f, F %.3f: %.1f%%",
+                                        k.strike().mean(),
+                                        k.readyTime().by(seen),
+                                        100 * still)),
+                        Working.step("Below one in twenty they are proposed as stalled", "")));
+    }
+
+    Optional<Protocol> protocol(BatchView b) {
+        return b.protocol() != null ? guide.protocol(b.protocol()) : guide.nearest(b.method(), b.medium(), b.group());
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+}

@@ -1,0 +1,23 @@
+package garden.vivarium.app.demo;
+
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Fills the sample nursery before the first page is asked for, where it is wanted. */
+@Component
+@ConditionalOnProperty("vivarium.demo")
+class DemoStarter implements ApplicationRunner {
+
+    private final DemoNursery demo;
+
+    DemoStarter(DemoNursery demo) {
+        this.demo = demo;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        demo.fillOnce();
+    }
+}

@@ -1,0 +1,251 @@
+package garden.vivarium.app.exchange;
+
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.Look;
+import garden.vivarium.core.looks.MilestoneSigns;
+import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/**
+ * {@code history.csv}: batches by count, one line a batch and look. Everything that can be said of the file alone is checked
+ * here; what the nursery already holds is not looked at.
+ *
+ * @param batches batches of the file, in the order in which they appear
+ * @param faults every bad line; nothing may be kept while there is one
+ */
+record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
+
+    private static final Set<String> REQUIRED =
+            ordered("batch", "plant", "method", "medium", "stuck_on", "stuck", "looked_on", "ready", "lost");
+    private static final Set<String> OPTIONAL = ordered(
+            "group", "stock", "treatment", "taken_on", "taken", "look", "first_sign", "sent", "young_plants", "note");
+    private static final int MOST = 2000;
+
+    HistoryFile {
+        batches = List.copyOf(batches);
+        faults = faults.stream().sorted(Comparator.comparingLong(BadLine::line)).toList();
+    }
+
+    /** A batch of the file. What the file does not say is null. */
+    record OldBatch(
+            String name,
+            long line,
+            String plant,
+            String group,
+            String stock,
+            String method,
+            String medium,
+            String treatment,
+            LocalDate takenOn,
+            int taken,
+            LocalDate stuckOn,
+            int stuck,
+            List<OldLook> looks) {
+
+        OldLook last() {
+            return looks.get(looks.size() - 1);
+        }
+    }
+
+    /** A look of the file: counts so far. */
+    record OldLook(
+            long line,
+            LocalDate day,
+            LookKind kind,
+            Integer firstSign,
+            int ready,
+            int lost,
+            int sent,
+            Integer youngPlants,
+            String note) {}
+
+    /** Reads the file's text. */
+    static HistoryFile read(String text, Guide guide, LocalDate today) {
+        Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
+        Map<String, OldBatch> batches = new LinkedHashMap<>();
+        for (Csv.Line line : csv.lines()) {
+            readLine(line, guide, today, csv, batches);
+        }
+        if (csv.faults().isEmpty() && batches.isEmpty()) {
+            csv.fault(1, "—", "The file has no line after its header.", "Give a line for each look at a batch.");
+        }
+        if (csv.faults().isEmpty()) {
+            batches.values().forEach(b -> checkLooks(b, guide, csv));
+        }
+        return new HistoryFile(new ArrayList<>(batches.values()), csv.faults());
+    }
+
+    private static void readLine(Csv.Line line, Guide guide, LocalDate today, Csv csv, Map<String, OldBatch> batches) {
+        int before = csv.faults().size();
+        Optional<String> name = line.needed("batch", 80);
+        Optional<String> plant = line.needed("plant", 120);
+        Optional<String> group = line.word(
+                "group",
+                g -> guide.group(g)
+                        .orElseThrow(() -> new IllegalArgumentException("“%s” is no plant group; use one of: %s"
+                                .formatted(
+                                        g,
+                                        String.join(
+                                                ", ",
+                                                guide.groups().stream()
+                                                        .map(k -> k.key())
+                                                        .toList()))))
+                        .key());
+        line.needed("method", 80);
+        Optional<String> method = line.word(
+                "method",
+                m -> guide.method(m)
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                "“%s” is no method of the guide; the Shed lists them, such as tip cutting"
+                                        .formatted(m)))
+                        .name());
+        line.needed("medium", 80);
+        Optional<String> medium = line.word(
+                "medium",
+                m -> guide.medium(m)
+                        .orElseThrow(() -> new IllegalArgumentException(
+                                "“%s” is no medium of the guide; the Shed lists them, such as perlite".formatted(m))));
+        line.needed("stuck_on", 40);
+        Optional<LocalDate> stuckOn = notAhead(line, "stuck_on", today);
+        line.needed("stuck", 40);
+        Optional<Integer> stuck = line.number("stuck", 1, MOST);
+        line.needed("looked_on", 40);
+        Optional<LocalDate> lookedOn = notAhead(line, "looked_on", today);
+        line.needed("ready", 40);
+        Optional<Integer> ready = line.number("ready", 0, MOST);
+        line.needed("lost", 40);
+        Optional<Integer> lost = line.number("lost", 0, MOST);
+        Optional<Integer> sent = line.number("sent", 0, MOST);
+        Optional<Integer> firstSign = line.number("first_sign", 0, MOST);
+        Optional<Integer> young = line.number("young_plants", 0, 100_000);
+        Optional<LookKind> look = line.word("look", LookKind::of);
+        Optional<LocalDate> takenOn = notAhead(line, "taken_on", today);
+        Optional<Integer> taken = line.number("taken", 1, MOST);
+        Optional<String> stock = line.text("stock", 120);
+        Optional<String> treatment = line.text("treatment", 300);
+        Optional<String> note = line.text("note", 500);
+        if (csv.faults().size() > before) {
+            return;
+        }
+        OldBatch read = new OldBatch(
+                name.orElseThrow(),
+                line.number(),
+                plant.orElseThrow(),
+                group.orElse(null),
+                stock.orElse(null),
+                method.orElseThrow(),
+                medium.orElseThrow(),
+                Way.treatment(treatment.orElse("")),
+                takenOn.orElse(stuckOn.orElseThrow()),
+                taken.orElse(stuck.orElseThrow()),
+                stuckOn.orElseThrow(),
+                stuck.orElseThrow(),
+                new ArrayList<>());
+        OldBatch known = batches.computeIfAbsent(read.name(), n -> read);
+        checkSame(line, known, read);
+        if (read.takenOn().isAfter(read.stuckOn())) {
+            line.bad("taken_on", "It is after the day stuck.", "Give the day stuck, or an earlier one.");
+        }
+        if (read.taken() < read.stuck()) {
+            line.bad(
+                    "taken",
+                    "%d taken are fewer than %d stuck.".formatted(read.taken(), read.stuck()),
+                    "Give %d or more.".formatted(read.stuck()));
+        }
+        known.looks()
+                .add(new OldLook(
+                        line.number(),
+                        lookedOn.orElseThrow(),
+                        look.orElse(LookKind.LIFTED),
+                        firstSign.orElse(null),
+                        ready.orElseThrow(),
+                        lost.orElseThrow(),
+                        sent.orElse(0),
+                        young.orElse(null),
+                        note.orElse(null)));
+    }
+
+    private static Optional<LocalDate> notAhead(Csv.Line line, String column, LocalDate today) {
+        Optional<LocalDate> day = line.day(column);
+        if (day.filter(d -> d.isAfter(today)).isPresent()) {
+            line.bad(column, "%s is still to come.".formatted(day.get()), "Give today or an earlier day.");
+            return Optional.empty();
+        }
+        return day;
+    }
+
+    private static void checkSame(Csv.Line line, OldBatch known, OldBatch read) {
+        differs(line, "plant", known.plant(), read.plant(), known);
+        differs(line, "method", known.method(), read.method(), known);
+        differs(line, "medium", known.medium(), read.medium(), known);
+        differs(line, "treatment", known.treatment(), read.treatment(), known);
+        differs(line, "stuck_on", known.stuckOn(), read.stuckOn(), known);
+        differs(line, "stuck", known.stuck(), read.stuck(), known);
+    }
+
+    private static void differs(Csv.Line line, String column, Object known, Object read, OldBatch batch) {
+        if (!Objects.equals(known, read)) {
+            line.bad(
+                    column,
+                    "“%s” differs from “%s” on line %d of the same batch.".formatted(read, known, batch.line()),
+                    "Give one batch one value, or give this line another batch name.");
+        }
+    }
+
+    /** Replays the batch look by look, so that the first look that cannot be true is named with its line. */
+    private static void checkLooks(OldBatch batch, Guide guide, Csv csv) {
+        batch.looks().sort(Comparator.comparing(OldLook::day).thenComparingLong(OldLook::line));
+        var method = guide.method(batch.method()).orElseThrow();
+        MilestoneSigns signs = new MilestoneSigns(method.firstSign(), method.ready());
+        List<Look> looks = new ArrayList<>();
+        LocalDate before = null;
+        for (OldLook look : batch.looks()) {
+            if (look.day().equals(before)) {
+                csv.fault(
+                        look.line(),
+                        "looked_on",
+                        "Batch %s has two lines for %s.".formatted(batch.name(), look.day()),
+                        "Keep one of them.");
+                return;
+            }
+            before = look.day();
+            looks.add(new Look.ByCount(
+                    (int) ChronoUnit.DAYS.between(batch.stuckOn(), look.day()),
+                    look.kind(),
+                    look.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(look.firstSign()),
+                    look.ready(),
+                    look.lost(),
+                    look.sent()));
+            try {
+                BatchHistory.replay(batch.stuck(), signs, looks);
+            } catch (Refusal r) {
+                String[] parts = r.getMessage().split("; ", 2);
+                csv.fault(
+                        look.line(),
+                        r.field().equals("day") ? "looked_on" : r.field(),
+                        parts[0] + (parts.length > 1 ? "." : ""),
+                        parts.length > 1
+                                ? Character.toUpperCase(parts[1].charAt(0)) + parts[1].substring(1)
+                                : "Correct it.");
+                return;
+            }
+        }
+    }
+
+    private static Set<String> ordered(String... names) {
+        return java.util.Collections.unmodifiableSet(new java.util.LinkedHashSet<>(List.of(names)));
+    }
+}

@@ -1,0 +1,113 @@
+package garden.vivarium.app.exchange;
+
+import garden.vivarium.core.looks.Firmness;
+import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * {@code pieces.csv}: readings by piece, of batches that the nursery holds.
+ *
+ * @param looks the lines gathered by batch, day and look kind
+ * @param faults every bad line; nothing may be kept while there is one
+ */
+record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
+
+    private static final Set<String> REQUIRED =
+            new java.util.LinkedHashSet<>(List.of("batch", "piece", "looked_on", "state"));
+    private static final Set<String> OPTIONAL = new java.util.LinkedHashSet<>(List.of(
+            "kind", "length_mm", "nodes", "look", "cause", "root_mm", "side_roots", "top_growth", "firmness", "note"));
+
+    /** A look at some pieces of a batch. */
+    record PieceLook(String batch, LocalDate day, LookKind kind, List<PieceLine> pieces) {
+        long line() {
+            return pieces.get(0).line();
+        }
+    }
+
+    /** One piece; what the file does not say is null. */
+    record PieceLine(
+            long line,
+            int piece,
+            String kind,
+            Integer lengthMm,
+            Integer nodes,
+            PieceState state,
+            LossCause cause,
+            Integer rootMm,
+            Boolean sideRoots,
+            Boolean topGrowth,
+            Firmness firmness,
+            String note) {}
+
+    private record Key(String batch, LocalDate day, LookKind kind) {}
+
+    /** Reads the file's text. */
+    static PiecesFile read(String text, LocalDate today) {
+        Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
+        Map<Key, PieceLook> looks = new LinkedHashMap<>();
+        for (Csv.Line line : csv.lines()) {
+            readLine(line, today, csv, looks);
+        }
+        if (csv.faults().isEmpty() && looks.isEmpty()) {
+            csv.fault(1, "—", "The file has no line after its header.", "Give a line for each piece looked at.");
+        }
+        return new PiecesFile(new ArrayList<>(looks.values()), csv.faults());
+    }
+
+    private static void readLine(Csv.Line line, LocalDate today, Csv csv, Map<Key, PieceLook> looks) {
+        int before = csv.faults().size();
+        Optional<String> batch = line.needed("batch", 80);
+        line.needed("piece", 40);
+        Optional<Integer> piece = line.number("piece", 1, 2000);
+        line.needed("looked_on", 40);
+        Optional<LocalDate> day = line.day("looked_on");
+        if (day.filter(d -> d.isAfter(today)).isPresent()) {
+            line.bad("looked_on", "%s is still to come.".formatted(day.get()), "Give today or an earlier day.");
+        }
+        line.needed("state", 40);
+        Optional<PieceState> state = line.word("state", PieceState::of);
+        Optional<LookKind> look = line.word("look", LookKind::of);
+        PieceLine read = new PieceLine(
+                line.number(),
+                piece.orElse(1),
+                line.text("kind", 60).orElse(null),
+                line.number("length_mm", 1, 5000).orElse(null),
+                line.number("nodes", 0, 100).orElse(null),
+                state.orElse(PieceState.NONE),
+                line.word("cause", LossCause::of).orElse(null),
+                line.number("root_mm", 0, 2000).orElse(null),
+                line.word("side_roots", PiecesFile::yesOrNo).orElse(null),
+                line.word("top_growth", PiecesFile::yesOrNo).orElse(null),
+                line.word("firmness", Firmness::of).orElse(null),
+                line.text("note", 500).orElse(null));
+        if (csv.faults().size() > before) {
+            return;
+        }
+        Key key = new Key(batch.orElseThrow(), day.orElseThrow(), look.orElse(LookKind.LIFTED));
+        PieceLook of = looks.computeIfAbsent(key, k -> new PieceLook(k.batch(), k.day(), k.kind(), new ArrayList<>()));
+        if (of.pieces().stream().anyMatch(p -> p.piece() == read.piece())) {
+            line.bad(
+                    "piece",
+                    "Piece %d has two lines for that day and look.".formatted(read.piece()),
+                    "Keep one of them.");
+            return;
+        }
+        of.pieces().add(read);
+    }
+
+    private static boolean yesOrNo(String word) {
+        return switch (word.toLowerCase(java.util.Locale.ROOT)) {
+            case "yes" -> true;
+            case "no" -> false;
+            default -> throw new IllegalArgumentException("“%s” is neither; write yes or no".formatted(word));
+        };
+    }
+}

@@ -1,0 +1,44 @@
+package garden.vivarium.app.exchange;
+
+import java.util.List;
+import java.util.UUID;
+
+/**
+ * What a file would do.
+ *
+ * @param upload the file's name until it is kept; null where it has faults
+ * @param kind history or pieces
+ * @param fileName as the grower has it
+ * @param makes batches it would make
+ * @param grows batches that it would add looks to
+ * @param held batches of which it says nothing new
+ * @param faults every bad line; with one, nothing is kept
+ */
+public record Preview(
+        UUID upload,
+        String kind,
+        String fileName,
+        List<Line> makes,
+        List<Line> grows,
+        List<Line> held,
+        List<BadLine> faults) {
+
+    /** A batch of the preview. */
+    public record Line(
+            String name,
+            String plant,
+            String way,
+            String stuckOn,
+            int stuck,
+            int looks,
+            String stands,
+            boolean newPlant) {}
+
+    public boolean isGood() {
+        return faults.isEmpty();
+    }
+
+    public boolean isNew() {
+        return !makes.isEmpty() || !grows.isEmpty();
+    }
+}

@@ -1,0 +1,85 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.platform.NurseryRow;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** A committed plan, with the number and the chance as they were when it was committed. */
+@Entity
+class Plan extends NurseryRow {
+
+    private UUID stockPlantId;
+    private String protocol;
+    private int protocolVersion;
+    private int youngPlants;
+    private int piecesPerPot;
+    private LocalDate due;
+    private double confidence;
+    private LocalDate startOn;
+    private int take;
+    private double chance;
+    private LocalDate lastSafeStart;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private PlanState state;
+
+    private String reason;
+    private String batchCode;
+    private Instant madeAt;
+
+    @Version
+    private long version;
+
+    protected Plan() {}
+
+    Plan(UUID stockPlantId, Chosen chosen, String reason, Instant madeAt) {
+        this.stockPlantId = stockPlantId;
+        this.protocol = chosen.protocol().key();
+        this.protocolVersion = chosen.protocol().version();
+        this.youngPlants = chosen.aim().youngPlants();
+        this.piecesPerPot = chosen.aim().piecesPerPot();
+        this.due = chosen.aim().due();
+        this.confidence = chosen.aim().confidence();
+        this.startOn = chosen.way().start();
+        this.take = chosen.take();
+        this.chance = chosen.chance();
+        this.lastSafeStart = chosen.way().lastSafeStart().orElse(null);
+        this.reason = reason;
+        this.state = PlanState.PLANNED;
+        this.madeAt = madeAt;
+    }
+
+    void stuck(String code) {
+        state = PlanState.STUCK;
+        batchCode = code;
+    }
+
+    void drop() {
+        state = PlanState.DROPPED;
+    }
+
+    PlanView view() {
+        return new PlanView(
+                getId(),
+                stockPlantId,
+                protocol,
+                youngPlants,
+                piecesPerPot,
+                due,
+                confidence,
+                startOn,
+                take,
+                chance,
+                lastSafeStart,
+                state,
+                reason,
+                batchCode);
+    }
+}

@@ -1,0 +1,179 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Climate;
+import jakarta.validation.Valid;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Plan place. */
+@Controller
+@RequestMapping("/plan")
+class PlanController {
+
+    private final Plans plans;
+    private final Stock stock;
+    private final Guide guide;
+    private final Today today;
+
+    PlanController(Plans plans, Stock stock, Guide guide, Today today) {
+        this.plans = plans;
+        this.stock = stock;
+        this.guide = guide;
+        this.today = today;
+    }
+
+    @GetMapping
+    String plan(@Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model) {
+        boolean asked = form.wanted() != null || form.due() != null;
+        if (!asked) {
+            model.addAttribute(
+                    BindingResult.MODEL_KEY_PREFIX + "form",
+                    new org.springframework.validation.BeanPropertyBindingResult(form, "form"));
+        }
+        return answer(form, wrong, asked, model);
+    }
+
+    @PostMapping
+    String commit(
+            @Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model, RedirectAttributes next) {
+        if (!wrong.hasErrors()) {
+            try {
+                PlanView plan = plans.commit(form);
+                next.addFlashAttribute("said", "Plan committed. Stick it when you are at the bench.");
+                return "redirect:/plan/" + plan.id() + "/stick";
+            } catch (Problem p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        return answer(form, wrong, true, model);
+    }
+
+    @GetMapping("/{id}/stick")
+    String stickForm(@PathVariable UUID id, Model model) {
+        PlanView plan = plans.find(id);
+        if (plan.state() == PlanState.STUCK) {
+            return "redirect:/batches/" + plan.batchCode();
+        }
+        if (plan.state() == PlanState.DROPPED) {
+            return "redirect:/plan";
+        }
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        model.addAttribute("form", StickForm.of(plan, plant, protocol(plan), today.date()));
+        return showStick(plan, plant, model);
+    }
+
+    @PostMapping("/{id}/stick")
+    String stick(
+            @PathVariable UUID id,
+            @Valid @ModelAttribute("form") StickForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        PlanView plan = plans.find(id);
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        if (!form.later() && form.stuckOn() == null) {
+            wrong.rejectValue("stuckOn", "problem", "Say when they were stuck, or that they dry first.");
+        }
+        if (guide.medium(form.medium() == null ? "" : form.medium()).isEmpty()) {
+            wrong.rejectValue("medium", "problem", "That medium is not in the guide; choose one from the list.");
+        }
+        if (!wrong.hasErrors()) {
+            try {
+                var where = stock.placeNamed(form.place(), Climate.HEATED);
+                BatchView batch = plans.stick(id, form.batch(plan, plant, where, protocol(plan)));
+                next.addFlashAttribute("said", "Write the label now: " + batch.label());
+                return "redirect:/batches/" + batch.code();
+            } catch (Problem p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        return showStick(plan, plant, model);
+    }
+
+    @PostMapping("/{id}/drop")
+    String drop(@PathVariable UUID id, RedirectAttributes next) {
+        plans.drop(id);
+        next.addFlashAttribute("said", "Plan dropped.");
+        return "redirect:/plan";
+    }
+
+    private String answer(PlanForm form, BindingResult wrong, boolean asked, Model model) {
+        List<StockPlantView> all = stock.all();
+        model.addAttribute("stock", all);
+        model.addAttribute("asked", asked);
+        model.addAttribute("waiting", plans.waiting());
+        model.addAttribute(
+                "stockById", all.stream().collect(Collectors.toMap(StockPlantView::id, Function.identity())));
+        model.addAttribute(
+                "protocols", guide.protocols().stream().collect(Collectors.toMap(Protocol::key, Function.identity())));
+        Optional<StockPlantView> plant =
+                all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
+        boolean typedWell =
+                List.of("stock", "wanted", "perPot", "due", "sure").stream().noneMatch(wrong::hasFieldErrors);
+        if (asked && plant.isPresent() && typedWell) {
+            try {
+                List<WayRow> ways = plans.ways(plant.get(), form);
+                model.addAttribute("plant", plant.get());
+                model.addAttribute("ways", ways);
+                ways.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
+                    model.addAttribute("chosen", row);
+                    model.addAttribute("warnings", plans.warnings(plant.get(), row));
+                    model.addAttribute(
+                            "cautions",
+                            row.protocol().cautions().stream()
+                                    .flatMap(c -> guide.caution(c).stream())
+                                    .toList());
+                });
+            } catch (Problem p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        return "plan/plan";
+    }
+
+    private String showStick(PlanView plan, StockPlantView plant, Model model) {
+        Protocol protocol = protocol(plan);
+        Set<String> treatments = new LinkedHashSet<>(protocol.treatment());
+        treatments.addAll(StickForm.TREATMENTS);
+        model.addAttribute("plan", plan);
+        model.addAttribute("plant", plant);
+        model.addAttribute("protocol", protocol);
+        model.addAttribute("treatments", treatments);
+        model.addAttribute("media", guide.media());
+        model.addAttribute("states", StockState.values());
+        model.addAttribute("places", stock.places());
+        model.addAttribute(
+                "cautions",
+                protocol.cautions().stream()
+                        .flatMap(c -> guide.caution(c).stream())
+                        .toList());
+        return "plan/stick";
+    }
+
+    private Protocol protocol(PlanView plan) {
+        return guide.protocol(plan.protocol())
+                .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
+    }
+}

@@ -1,0 +1,21 @@
+package garden.vivarium.app.plan;
+
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** A plan as other modules and pages see it. */
+public record PlanView(
+        UUID id,
+        UUID stockPlantId,
+        String protocol,
+        int youngPlants,
+        int piecesPerPot,
+        LocalDate due,
+        double confidence,
+        LocalDate startOn,
+        int take,
+        double chance,
+        LocalDate lastSafeStart,
+        PlanState state,
+        String reason,
+        String batchCode) {}

@@ -1,0 +1,274 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Setting;
+import garden.vivarium.core.plan.WayPlan;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Ways compared for an aim, plans committed, and plans turned into batches. */
+@Service
+public class Plans {
+
+    private static final int YEARS_AHEAD = 5;
+
+    private final PlanRepository plans;
+    private final Stock stock;
+    private final Batches batches;
+    private final Evidence evidence;
+    private final Guide guide;
+    private final People people;
+    private final Says says;
+    private final Today today;
+
+    Plans(
+            PlanRepository plans,
+            Stock stock,
+            Batches batches,
+            Evidence evidence,
+            Guide guide,
+            People people,
+            Says says,
+            Today today) {
+        this.plans = plans;
+        this.stock = stock;
+        this.batches = batches;
+        this.evidence = evidence;
+        this.guide = guide;
+        this.people = people;
+        this.says = says;
+        this.today = today;
+    }
+
+    /**
+     * Every way that suits the plant, the feasible first and of those the one that takes the fewest pieces.
+     *
+     * @throws Problem if the day due or the day to start cannot be
+     */
+    @Transactional(readOnly = true)
+    List<WayRow> ways(StockPlantView plant, PlanForm form) {
+        LocalDate start = form.start() == null ? today.date() : form.start();
+        Aim aim = aim(form, start);
+        Setting setting = new Setting(plant.place().climate(), people.hemisphere());
+        OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
+        List<WayRow> rows = guide.suiting(plant.plant().group()).stream()
+                .map(p -> row(p, plant, aim, setting, limit, start))
+                .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())
+                        .thenComparing(WayRow::pieces)
+                        .thenComparing(r -> -r.weightOfOwn()))
+                .toList();
+        String wanted = form.way() != null
+                        && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
+                ? form.way()
+                : rows.isEmpty() ? null : rows.get(0).protocol().key();
+        return rows.stream()
+                .map(r -> new WayRow(
+                        r.protocol(),
+                        r.plan(),
+                        r.ribbon(),
+                        r.weightOfOwn(),
+                        r.protocol().key().equals(wanted)))
+                .toList();
+    }
+
+    /**
+     * What to mind before committing a way, each with its reason and what would do.
+     */
+    List<String> warnings(StockPlantView plant, WayRow row) {
+        WayPlan plan = row.plan();
+        List<String> warnings = new java.util.ArrayList<>();
+        if (plan.isTooLate()) {
+            warnings.add(
+                    "Too late this way: no number of pieces gives that chance by the day due. A later day, fewer plants or a quicker way would do.");
+        } else if (plan.isStockShort()) {
+            int can = plant.piecesNow();
+            int rounds = can == 0 ? 0 : (plan.take().orElseThrow().pieces() + can - 1) / can;
+            warnings.add(
+                    can == 0
+                            ? "%s can give no pieces now. Let it grow, or choose another stock plant."
+                                    .formatted(plant.code())
+                            : "%s can give %d now, not %d: the chance with those is %s. A second stock plant, %d cuttings in turn, or fewer plants would do."
+                                    .formatted(
+                                            plant.code(),
+                                            can,
+                                            plan.take().orElseThrow().pieces(),
+                                            says.percent(plan.chance(can)),
+                                            rounds));
+        }
+        if (!plan.isInSeason()) {
+            var season = row.protocol().season();
+            String better = plan.betterInSeason()
+                    .map(b -> " Started on %s, %d would do."
+                            .formatted(says.day(b.start()), b.take().pieces()))
+                    .orElse("");
+            warnings.add(
+                    "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s"
+                            .formatted(season.slower(), 100 * season.poorer(), better));
+        }
+        plant.state().warning().ifPresent(warnings::add);
+        if (plant.isQuarantined(plan.start())) {
+            warnings.add("In quarantine until %s: what it has, its pieces may have. Say why, and it goes on."
+                    .formatted(says.day(plant.quarantineUntil())));
+        }
+        if (plant.plant().protection() == Protection.PROTECTED) {
+            warnings.add(
+                    "A protected variety: no plan for sale without a licence. Note the licence, or that it is for study; local law decides.");
+        } else if (plant.plant().protection() == Protection.ORIGIN) {
+            warnings.add("Its origin must be shown: keep the papers with the batch. Local rules decide.");
+        }
+        return warnings;
+    }
+
+    /**
+     * Commits the chosen way.
+     *
+     * @throws Problem if no number would do, or a reason is needed and none is given
+     */
+    @Transactional
+    PlanView commit(PlanForm form) {
+        StockPlantView plant = stock.find(form.stock())
+                .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
+        WayRow row = ways(plant, form).stream()
+                .filter(WayRow::chosen)
+                .findFirst()
+                .orElseThrow(() -> new Problem(
+                        "way", "The guide has no way for this group yet; change the plant's group in Stock."));
+        boolean reasoned = form.reason() != null && !form.reason().isBlank();
+        if (plant.plant().protection() == Protection.PROTECTED && !reasoned) {
+            throw new Problem(
+                    "reason",
+                    "%s is a protected variety and is not planned for sale. Note the licence, or “for study”, and it goes on."
+                            .formatted(plant.plant().name()));
+        }
+        if (plant.isQuarantined(row.plan().start()) && !reasoned) {
+            throw new Problem(
+                    "reason",
+                    "%s is in quarantine until %s. Say in a word why it is cut all the same."
+                            .formatted(plant.code(), says.day(plant.quarantineUntil())));
+        }
+        int take = form.take() != null
+                ? form.take()
+                : row.plan()
+                        .take()
+                        .map(t -> t.pieces())
+                        .orElseThrow(() -> new Problem(
+                                "take", "No number of pieces would do by then. Give your own number, or a later day."));
+        if (take > Batches.MOST_PIECES) {
+            throw new Problem(
+                    "take",
+                    "%,d pieces are more than one batch holds (%,d); ask for fewer plants and make several plans."
+                            .formatted(take, Batches.MOST_PIECES));
+        }
+        Chosen chosen = new Chosen(
+                row.protocol(),
+                aim(form, row.plan().start()),
+                row.plan(),
+                take,
+                row.plan().chance(take));
+        return plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
+                .view();
+    }
+
+    @Transactional(readOnly = true)
+    PlanView find(UUID id) {
+        return plans.findById(id).map(Plan::view).orElseThrow(() -> new Missing("no such plan"));
+    }
+
+    /** Plans that have not been stuck yet, by the day to start. */
+    @Transactional(readOnly = true)
+    public List<PlanView> waiting() {
+        return plans.findByStateOrderByStartOn(PlanState.PLANNED).stream()
+                .map(Plan::view)
+                .toList();
+    }
+
+    @Transactional
+    public void drop(UUID id) {
+        plans.findById(id).orElseThrow(() -> new Missing("no such plan")).drop();
+    }
+
+    /**
+     * Turns a plan into a batch, and takes the pieces off what the stock plant can give.
+     *
+     * @throws Problem if the plan has been stuck already, or a number cannot be
+     */
+    @Transactional
+    public BatchView stick(UUID id, NewBatch wanted) {
+        Plan plan = plans.findById(id).orElseThrow(() -> new Missing("no such plan"));
+        if (plan.view().state() != PlanState.PLANNED) {
+            throw new Problem(
+                    "taken",
+                    "This plan is no longer waiting; its batch is %s."
+                            .formatted(
+                                    Optional.ofNullable(plan.view().batchCode()).orElse("not made")));
+        }
+        BatchView batch = batches.make(wanted);
+        plan.stuck(batch.code());
+        stock.cut(plan.view().stockPlantId(), wanted.taken());
+        return batch;
+    }
+
+    private WayRow row(
+            Protocol protocol, StockPlantView plant, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
+        Outlook outlook =
+                evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
+        WayPlan plan = WayPlan.of(outlook, aim, setting, limit, start);
+        Ribbon ribbon = Ribbon.ofPlan(
+                plan.expected(),
+                today.date(),
+                aim.due(),
+                protocol.firstSign().map(Protocol.Test::sign),
+                protocol.ready().sign(),
+                "Ribbon of %s: ready expected %s to %s, due %s"
+                        .formatted(
+                                protocol.title(),
+                                says.day(plan.expected().ready().from()),
+                                says.day(plan.expected().ready().to()),
+                                says.day(aim.due())));
+        double own =
+                outlook.strike().shares().stream().mapToDouble(s -> s.weight()).sum();
+        return new WayRow(protocol, plan, ribbon, (int) Math.round(own), false);
+    }
+
+    private Aim aim(PlanForm form, LocalDate start) {
+        if (start.isBefore(today.date())) {
+            throw new Problem("start", "%s has passed; start today or later.".formatted(says.day(start)));
+        }
+        if (!form.due().isAfter(start)) {
+            throw new Problem("due", "%s is not after the start; give a later day.".formatted(says.day(form.due())));
+        }
+        if (form.due().isAfter(today.date().plusYears(YEARS_AHEAD))) {
+            throw new Problem(
+                    "due", "%s is more than %d years ahead; give an earlier day.".formatted(form.due(), YEARS_AHEAD));
+        }
+        if ((long) form.wanted() * form.perPotOrOne() > 5000) {
+            throw new Problem(
+                    "perPot",
+                    "%d pots of %d are %,d rooted pieces; one plan holds 5,000. Make several plans."
+                            .formatted(form.wanted(), form.perPotOrOne(), form.wanted() * form.perPotOrOne()));
+        }
+        return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
+    }
+}

@@ -1,0 +1,46 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.core.looks.Refusal;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The Round place. */
+@Controller
+@RequestMapping("/round")
+class RoundController {
+
+    private final Rounds rounds;
+
+    RoundController(Rounds rounds) {
+        this.rounds = rounds;
+    }
+
+    @GetMapping
+    String round(Model model) {
+        model.addAttribute("round", rounds.today());
+        return "round/round";
+    }
+
+    @PostMapping("/done")
+    String done(
+            @RequestParam Task.Kind kind,
+            @RequestParam String code,
+            @RequestParam(required = false) UUID potting,
+            RedirectAttributes next) {
+        try {
+            next.addFlashAttribute("said", rounds.done(kind, code, potting));
+            next.addFlashAttribute("saidOf", code);
+        } catch (Problem | Refusal p) {
+            next.addFlashAttribute("refused", p.getMessage());
+        }
+        return "redirect:/round";
+    }
+}

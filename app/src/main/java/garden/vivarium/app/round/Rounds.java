@@ -1,0 +1,151 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.round.Round.Item;
+import garden.vivarium.app.round.Round.Stop;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes the round, and does what its one key stands for. */
+@Service
+class Rounds {
+
+    private static final int DAYS_AHEAD = 7;
+
+    private final BatchReads reads;
+    private final Batches batches;
+    private final Plans plans;
+    private final Stock stock;
+    private final Guide guide;
+    private final Says says;
+    private final Today today;
+
+    Rounds(BatchReads reads, Batches batches, Plans plans, Stock stock, Guide guide, Says says, Today today) {
+        this.reads = reads;
+        this.batches = batches;
+        this.plans = plans;
+        this.stock = stock;
+        this.guide = guide;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** The round of today. */
+    @Transactional(readOnly = true)
+    Round today() {
+        LocalDate day = today.date();
+        List<BatchReads.Row> rows = reads.open();
+        Map<PlaceView, List<Item>> byPlace =
+                new TreeMap<>(Comparator.comparingInt(PlaceView::walkOrder).thenComparing(PlaceView::name));
+        List<Item> coming = new ArrayList<>();
+        for (BatchReads.Row row : rows) {
+            for (Task task : row.tasks()) {
+                Item item = new Item(row, task, null);
+                if (!task.due().isAfter(day)) {
+                    byPlace.computeIfAbsent(row.place(), p -> new ArrayList<>()).add(item);
+                } else if (!task.due().isAfter(day.plusDays(DAYS_AHEAD))) {
+                    coming.add(item);
+                }
+            }
+        }
+        for (PlanView plan : plans.waiting()) {
+            stock.find(plan.stockPlantId()).ifPresent(s -> {
+                if (!plan.startOn().isAfter(day)) {
+                    byPlace.computeIfAbsent(s.place(), p -> new ArrayList<>())
+                            .add(new Item(null, null, start(plan, s)));
+                }
+            });
+        }
+        coming.sort(Comparator.comparing(i -> i.task().due()));
+        List<Stop> stops = byPlace.entrySet().stream()
+                .map(e -> new Stop(e.getKey(), e.getValue()))
+                .toList();
+        return new Round(stops, coming, rows.size());
+    }
+
+    /**
+     * Does a task whole, as its key says.
+     *
+     * @return what was done, in words
+     * @throws Problem if it cannot be done any more
+     */
+    @Transactional
+    String done(Task.Kind kind, String code, UUID potting) {
+        LocalDate day = today.date();
+        Task task = reads.open().stream()
+                .filter(r -> r.batch().code().equals(code))
+                .flatMap(r -> r.tasks().stream())
+                .filter(t -> t.kind() == kind)
+                .filter(t -> potting == null || potting.equals(t.potting()))
+                .findFirst()
+                .orElseThrow(() -> new Problem("code", "%s no longer asks for that.".formatted(code)));
+        switch (kind) {
+            case STICK -> batches.stick(code, day, task.pieces());
+            case LOOK -> batches.lookUnchanged(code, day, usualLook(task));
+            case MOVE -> batches.move(code, day, task.pieces(), youngPlants(task));
+            case SETTLE -> batches.settle(code, task.potting(), day, task.pieces());
+            case GIVE_UP -> batches.giveUp(code, day);
+        }
+        return switch (kind) {
+            case STICK -> "%s: %s stuck.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
+            case LOOK -> "%s: looked, nothing changed.".formatted(code);
+            case MOVE -> "%s: %s potted.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
+            case SETTLE -> "%s: all settled.".formatted(code);
+            case GIVE_UP -> "%s: the rest written off as stalled.".formatted(code);
+        };
+    }
+
+    private static int youngPlants(Task task) {
+        int perPot = task.batch().piecesPerPot();
+        return (task.pieces() + perPot - 1) / perPot;
+    }
+
+    private LookKind usualLook(Task task) {
+        return guide.nearest(
+                        task.batch().method(),
+                        task.batch().medium(),
+                        task.batch().group())
+                .map(Protocol::looks)
+                .map(Protocol.Looks::kind)
+                .orElse(LookKind.LIFTED);
+    }
+
+    private Round.Start start(PlanView plan, StockPlantView s) {
+        LocalDate last = plan.lastSafeStart();
+        boolean late = last != null && !today.date().isBefore(last);
+        String title = guide.protocol(plan.protocol()).map(Protocol::title).orElse("");
+        return new Round.Start(
+                plan,
+                s,
+                "Take %d from %s".formatted(plan.take(), s.code()),
+                "%s, for %s by %s. %s"
+                        .formatted(
+                                title,
+                                says.count(plan.youngPlants(), "young plant", "young plants"),
+                                says.day(plan.due()),
+                                last == null
+                                        ? "No day is safe with what the stock can give."
+                                        : "Last safe day to start: %s.".formatted(says.day(last))),
+                late);
+    }
+}

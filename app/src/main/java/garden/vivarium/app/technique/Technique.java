@@ -1,0 +1,103 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.batch.CurveDrawing;
+import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.core.evidence.CurveBand;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.looks.Tallies;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Every way that has data, and the curves of those chosen. */
+@Service
+class Technique {
+
+    private final Evidence evidence;
+
+    Technique(Evidence evidence) {
+        this.evidence = evidence;
+    }
+
+    /** The nursery's record as of now. */
+    @Transactional(readOnly = true)
+    NurseryRecord record() {
+        return evidence.record();
+    }
+
+    /** Ways with data: plants in order of name, and of each the way with the most pieces first. */
+    List<WayLine> ways(NurseryRecord record) {
+        return record.ways().entrySet().stream()
+                .map(e -> line(record, e.getKey(), e.getValue()))
+                .sorted(Comparator.comparing((WayLine l) -> l.way().plant())
+                        .thenComparing(l -> -l.pieces())
+                        .thenComparing(l -> l.way().words()))
+                .toList();
+    }
+
+    /** The curve of a way, from all its batches that have been looked at. */
+    Optional<CurveDrawing> curve(NurseryRecord record, Way way) {
+        List<Tallies> tallies = record.of(way).stream()
+                .filter(b -> b.lastKnowingLook() > 0)
+                .map(WayBatch::ready)
+                .toList();
+        return tallies.isEmpty()
+                ? Optional.empty()
+                : Optional.of(CurveDrawing.of(
+                        way.plant() + ", " + way.words(),
+                        RootingCurve.fit(Tallies.pooled(tallies)),
+                        CurveBand.of(tallies)));
+    }
+
+    /** The median of a way among those ready by the last look. */
+    Optional<RootingCurve.Between> median(NurseryRecord record, Way way) {
+        Tallies pooled =
+                Tallies.pooled(record.of(way).stream().map(WayBatch::ready).toList());
+        return pooled.isEmpty() ? Optional.empty() : RootingCurve.fit(pooled).median();
+    }
+
+    private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches) {
+        return new WayLine(
+                WayKey.of(way).text(),
+                way,
+                batches.size(),
+                batches.stream().mapToLong(WayBatch::stuck).sum(),
+                batches.stream().mapToLong(WayBatch::kept).sum(),
+                batches.stream().mapToLong(WayBatch::running).sum(),
+                record.strike(way),
+                record.ready(way),
+                record.strike(way).guideRate(),
+                record.guide(way).ready());
+    }
+
+    /** The lines by their keys. */
+    static Optional<WayLine> find(List<WayLine> lines, String key) {
+        return lines.stream().filter(l -> l.key().equals(key)).findFirst();
+    }
+
+    /** What differs between two ways, in words. */
+    static List<String> differences(Way a, Way b) {
+        return Map.of(
+                        "plant", List.of(a.plant(), b.plant()),
+                        "method", List.of(a.method(), b.method()),
+                        "medium", List.of(a.medium(), b.medium()),
+                        "treatment", List.of(none(a.treatment()), none(b.treatment())))
+                .entrySet()
+                .stream()
+                .filter(e -> !e.getValue().get(0).equals(e.getValue().get(1)))
+                .sorted(Map.Entry.comparingByKey())
+                .map(e -> "%s: %s or %s"
+                        .formatted(e.getKey(), e.getValue().get(0), e.getValue().get(1)))
+                .toList();
+    }
+
+    private static String none(String treatment) {
+        return treatment.isEmpty() ? "no treatment" : treatment;
+    }
+}

@@ -1,0 +1,80 @@
+// What may be read of a piece in bench mode, apart from any page: pure functions, so that the rules stand in one place.
+
+export const LOOKS = ["ABOVE", "WALL", "TUG", "LIFTED"];
+export const FEELS = [null, "FIRM", "SOFT", "SHRIVELLED"];
+const ORDER = ["NONE", "FIRST_SIGN", "READY", "LOST", "SENT"];
+
+/** Whether a look of the kind can know of the state, given by what the protocol tells it. */
+export function canKnow(bench, look, state) {
+  const byRoots = state === "READY" ? bench.readyByRoots : state === "FIRST_SIGN" ? bench.firstSignByRoots : false;
+  return look !== "ABOVE" || !byRoots;
+}
+
+/** Why the cell cannot take the state, in words; null if it can. */
+export function objection(bench, cell, look, state) {
+  if (cell.state === "LOST" || cell.state === "SENT") {
+    return `Piece ${cell.piece} is ${cell.state === "LOST" ? "lost" : "sent away"}; take that check back on the batch sheet if it was wrong.`;
+  }
+  if (state === "FIRST_SIGN" && !bench.hasFirstSign) {
+    return "This way has no first sign: it is ready when it holds and grows.";
+  }
+  if (!canKnow(bench, look, state)) {
+    return `A look from above cannot tell of ${state === "READY" ? "ready" : "first sign"}; press k to tug or lift this one.`;
+  }
+  const unknowing = state === "NONE" && !canKnow(bench, look, "READY");
+  if (ORDER.indexOf(state) < ORDER.indexOf(cell.state) && !unknowing) {
+    return `Piece ${cell.piece} was ${cell.state === "READY" ? "ready" : "at first sign"} before; take that check back on the batch sheet if it was wrong.`;
+  }
+  return null;
+}
+
+/** The state that a longest root of so many mm means by the protocol's test. */
+export function stateOfRoot(bench, mm) {
+  if (bench.readyByRoots && mm >= bench.readyMm) {
+    return "READY";
+  }
+  return bench.hasFirstSign && bench.firstSignByRoots && mm >= bench.firstSignMm ? "FIRST_SIGN" : "NONE";
+}
+
+/** The reading that says: looked at, unchanged; null for pieces of which nothing can be said. */
+export function unchanged(bench, cell, look) {
+  if (cell.state === "LOST" || cell.state === "SENT") {
+    return null;
+  }
+  return { state: canKnow(bench, look, cell.state) ? cell.state : "NONE", unchanged: true };
+}
+
+/** Some cells still running, drawn at random: a few tell of the tray without disturbing all of it. */
+export function sentinels(cells, howMany, random = Math.random) {
+  const running = cells.filter((c) => c.state === "NONE" || c.state === "FIRST_SIGN").map((c) => c.piece);
+  for (let i = running.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [running[i], running[j]] = [running[j], running[i]];
+  }
+  return running.slice(0, howMany);
+}
+
+/** A reading in words. */
+export function words(entry, causes) {
+  if (!entry) {
+    return "not looked at";
+  }
+  const state = { NONE: "nothing yet", FIRST_SIGN: "first sign", READY: "ready", LOST: "lost", SENT: "sent away" }[entry.state];
+  const parts = [entry.unchanged ? `unchanged, ${state}` : state];
+  if (entry.cause) {
+    parts.push(causes.find((c) => c.code === entry.cause).word);
+  }
+  if (entry.rootMm !== undefined) {
+    parts.push(`root ${entry.rootMm} mm`);
+  }
+  if (entry.sideRoots) {
+    parts.push("side roots");
+  }
+  if (entry.topGrowth) {
+    parts.push("top growth");
+  }
+  if (entry.firmness) {
+    parts.push(entry.firmness.toLowerCase());
+  }
+  return parts.join(", ");
+}

@@ -1,0 +1,80 @@
+// Started on every page: it starts what the page asks for by data- attributes, and answers the keys of all pages.
+
+const starts = {
+  "[data-ribbon]": () => import("./ribbon.js"),
+  "[data-curves]": () => import("./curve.js"),
+  "[data-bench]": () => import("./batch/bench.js"),
+  "[data-round]": () => import("./round/round.js"),
+  "[data-live-form]": () => import("./live-form.js"),
+  "[data-shows]": () => import("./shows.js"),
+};
+
+for (const [selector, load] of Object.entries(starts)) {
+  const found = document.querySelectorAll(selector);
+  if (found.length > 0) {
+    load().then((module) => found.forEach((element) => module.start(element)));
+  }
+}
+
+/** A pressed number opens its working in the margin. */
+function tell(id) {
+  const working = document.getElementById(id);
+  if (!(working instanceof HTMLDetailsElement)) {
+    return;
+  }
+  document.querySelectorAll("details.told").forEach((d) => d.classList.remove("told"));
+  working.open = true;
+  working.classList.add("told");
+  working.querySelector("summary").focus({ preventScroll: false });
+}
+
+document.addEventListener("click", (event) => {
+  const link = event.target.closest("a.num");
+  if (link) {
+    event.preventDefault();
+    tell(link.hash.slice(1));
+  }
+});
+
+const typing = (element) => element.closest("input, select, textarea, [contenteditable]") !== null;
+
+document.addEventListener("keydown", (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) {
+    return;
+  }
+  if (typing(event.target) || document.querySelector("[data-bench]")) {
+    return;
+  }
+  const place = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
+  if (place) {
+    event.preventDefault();
+    place.click();
+  } else if (event.key === "?") {
+    const keys = document.getElementById("keys");
+    if (keys) {
+      keys.open = !keys.open;
+      keys.querySelector("summary").focus();
+    }
+  }
+});
+
+if ("serviceWorker" in navigator && document.body.dataset.worker === "yes") {
+  navigator.serviceWorker.register("/worker.js");
+}
+
+// Checks that wait in this browser are sent from whatever page is open.
+if (localStorage.getItem("vivarium.outbox") && !document.querySelector("[data-bench]") && document.body.dataset.worker === "yes") {
+  import("./batch/outbox.js").then(async ({ waiting, send }) => {
+    for (const item of waiting()) {
+      const answer = await send(item);
+      if (answer.outcome === "kept") {
+        localStorage.removeItem(`vivarium.check.${item.code}`);
+      }
+    }
+  });
+}
+
+// Pages kept for work without a connection go when their owner goes.
+if (document.body.dataset.worker === "no" && "caches" in window) {
+  caches.delete("vivarium-bench-1");
+}

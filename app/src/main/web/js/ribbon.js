@@ -1,0 +1,117 @@
+// The ribbon: a batch's life on a soil line. What happens to roots is drawn below it, what happens to shoots above it.
+// Pale bands are what is expected, ink is what was seen, a hairline is today, hatching what was lost.
+import { create, scaleLinear, area, curveStepAfter, line } from "./vendor/d3.js";
+
+const SIZES = {
+  small: { width: 240, height: 34, depth: 15, labels: false },
+  middle: { width: 560, height: 78, depth: 26, labels: true },
+  large: { width: 860, height: 128, depth: 44, labels: true },
+};
+let hatches = 0;
+
+const dayName = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", timeZone: "UTC" });
+
+export function start(holder) {
+  const ribbon = JSON.parse(holder.dataset.ribbon);
+  const size = SIZES[holder.dataset.size] ?? SIZES.middle;
+  holder.replaceChildren(draw(ribbon, size));
+}
+
+function draw(r, size) {
+  const soil = size.labels ? size.height / 2 - 6 : size.height / 2;
+  const x = scaleLinear([0, r.days], [4, size.width - 4]);
+  const svg = create("svg")
+    .attr("class", "ribbon")
+    .attr("viewBox", `0 0 ${size.width} ${size.height}`)
+    .attr("role", "img")
+    .attr("aria-label", r.words);
+  const hatch = `hatch-${++hatches}`;
+  svg.append("defs").append("pattern").attr("id", hatch).attr("class", "hatch").attr("width", 5).attr("height", 5)
+    .attr("patternUnits", "userSpaceOnUse").append("path").attr("d", "M0 5 5 0");
+
+  const band = (days, kind, below, part = 1) => {
+    if (!days) {
+      return;
+    }
+    svg.append("rect").attr("class", kind)
+      .attr("x", x(days[0])).attr("width", Math.max(2, x(days[1]) - x(days[0])))
+      .attr("y", below ? soil : soil - size.depth * part).attr("height", size.depth * part);
+  };
+  band(r.callus, "band-callus", false, 0.5);
+  band(r.firstSign, "band-root", r.firstSignBelow);
+  band(r.ready, "band-ready", r.readyBelow);
+  band(r.settled, "band-ready", false, 0.6);
+
+  if (r.pieces > 0) {
+    seen(svg, r, size, soil, x, `url(#${hatch})`);
+  }
+  svg.append("line").attr("class", "soil").attr("x1", 0).attr("x2", size.width).attr("y1", soil).attr("y2", soil);
+  svg.append("path").attr("class", "stuck-mark").attr("d", `M${x(r.stuck) - 4} ${soil - 7}h8l-4 7z`);
+  if (r.taken !== r.stuck) {
+    svg.append("line").attr("class", "look-mark").attr("x1", x(r.taken)).attr("x2", x(r.taken)).attr("y1", soil - 7).attr("y2", soil + 7);
+  }
+  r.looks.forEach((d) => svg.append("line").attr("class", "look-mark").attr("x1", x(d)).attr("x2", x(d)).attr("y1", soil - 3).attr("y2", soil + 3));
+  if (r.today !== null) {
+    svg.append("line").attr("class", "today").attr("x1", x(r.today)).attr("x2", x(r.today)).attr("y1", 0).attr("y2", size.height - (size.labels ? 14 : 0));
+  }
+  if (r.due !== null) {
+    svg.append("line").attr("class", "due").attr("x1", x(r.due)).attr("x2", x(r.due)).attr("y1", soil - size.depth - 4).attr("y2", soil + size.depth + 4);
+  }
+  if (size.labels) {
+    labels(svg, r, size, soil, x);
+  }
+  return svg.node();
+}
+
+function seen(svg, r, size, soil, x, hatch) {
+  const last = r.today ?? r.days;
+  const share = (n) => (n / r.pieces) * size.depth;
+  const steps = (list) => [[r.stuck, 0], ...list, [Math.max(last, list.at(-1)?.[0] ?? 0), list.at(-1)?.[1] ?? 0]];
+  const side = r.readyBelow ? 1 : -1;
+  if (r.seenReady.length > 0) {
+    svg.append("path").attr("class", "seen-ready").attr("d", area().curve(curveStepAfter)
+      .x((s) => x(s[0])).y0(soil).y1((s) => soil + side * share(s[1]))(steps(r.seenReady)));
+  }
+  if (r.seenLost.length > 0) {
+    const edge = soil + side * size.depth;
+    svg.append("path").attr("fill", hatch).attr("d", area().curve(curveStepAfter)
+      .x((s) => x(s[0])).y0(edge).y1((s) => edge - side * share(s[1]))(steps(r.seenLost)));
+  }
+  if (r.seenFirstSign.length > 0) {
+    const way = r.firstSignBelow ? 1 : -1;
+    svg.append("path").attr("class", "seen-first").attr("d", line().curve(curveStepAfter)
+      .x((s) => x(s[0])).y((s) => soil + way * share(s[1]))(steps(r.seenFirstSign)));
+  }
+}
+
+function labels(svg, r, size, soil, x) {
+  const startDay = Date.parse(r.start + "T00:00:00Z");
+  const day = (d) => dayName.format(new Date(startDay + d * 86400000));
+  const above = [];
+  const below = [];
+  const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
+  add(r.stuck, r.taken === r.stuck ? `stuck ${day(r.stuck)}` : `cut ${day(r.taken)}, stuck ${day(r.stuck)}`, false);
+  if (r.firstSign) {
+    add((r.firstSign[0] + r.firstSign[1]) / 2, `first sign ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, true);
+  }
+  add((r.ready[0] + r.ready[1]) / 2, `ready ${day(r.ready[0])}–${day(r.ready[1])}`, !r.firstSign || (r.firstSign[1] + r.firstSign[0]) / 2 + r.days * 0.22 < (r.ready[0] + r.ready[1]) / 2);
+  if (r.due !== null) {
+    add(r.due, `due ${day(r.due)}`, false);
+  }
+  if (r.today !== null && Math.abs(r.today - r.stuck) > r.days * 0.12) {
+    add(r.today, "today", false);
+  }
+  const place = (list, y, step) => {
+    let end = -1e9;
+    let level = 0;
+    list.sort((a, b) => a[0] - b[0]).forEach(([at, text]) => {
+      const half = text.length * 3;
+      const middle = Math.min(size.width - half, Math.max(half, at));
+      level = middle - half < end ? level + 1 : 0;
+      end = Math.max(end, middle + half + 6);
+      svg.append("text").attr("x", middle).attr("text-anchor", "middle").attr("y", y + step * level).text(text);
+    });
+  };
+  place(above, soil - size.depth - 5 > 10 ? soil - size.depth - 5 : 10, 12);
+  place(below, Math.min(size.height - 2, soil + size.depth + 13), 12);
+}
