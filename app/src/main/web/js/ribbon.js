@@ -4,8 +4,8 @@ import { create, scaleLinear, area, curveStepAfter, line } from "./vendor/d3.js"
 
 const SIZES = {
   small: { width: 240, height: 34, depth: 15, labels: false },
-  middle: { width: 560, height: 78, depth: 26, labels: true },
-  large: { width: 860, height: 128, depth: 44, labels: true },
+  middle: { width: 560, height: 92, depth: 24, labels: true },
+  large: { width: 860, height: 136, depth: 40, labels: true },
 };
 let hatches = 0;
 
@@ -92,9 +92,9 @@ function labels(svg, r, size, soil, x) {
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
   add(r.stuck, r.taken === r.stuck ? `stuck ${day(r.stuck)}` : `cut ${day(r.taken)}, stuck ${day(r.stuck)}`, false);
   if (r.firstSign) {
-    add((r.firstSign[0] + r.firstSign[1]) / 2, `first sign ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, true);
+    add((r.firstSign[0] + r.firstSign[1]) / 2, `first sign ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
   }
-  add((r.ready[0] + r.ready[1]) / 2, `ready ${day(r.ready[0])}–${day(r.ready[1])}`, !r.firstSign || (r.firstSign[1] + r.firstSign[0]) / 2 + r.days * 0.22 < (r.ready[0] + r.ready[1]) / 2);
+  add((r.ready[0] + r.ready[1]) / 2, `ready ${day(r.ready[0])}–${day(r.ready[1])}`, r.readyBelow);
   if (r.due !== null) {
     add(r.due, `due ${day(r.due)}`, false);
   }
@@ -112,6 +112,6 @@ function labels(svg, r, size, soil, x) {
       svg.append("text").attr("x", middle).attr("text-anchor", "middle").attr("y", y + step * level).text(text);
     });
   };
-  place(above, soil - size.depth - 5 > 10 ? soil - size.depth - 5 : 10, 12);
+  place(above, soil - size.depth - 6, -12);
   place(below, Math.min(size.height - 2, soil + size.depth + 13), 12);
 }

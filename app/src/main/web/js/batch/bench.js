@@ -36,6 +36,8 @@ class Bench {
     this.tray.classList.add(this.bench.columns <= 13 ? `cols-${this.bench.columns}` : "cols-many");
     this.root.querySelectorAll("[data-press]").forEach((b) => b.addEventListener("click", () => this.press(b.dataset.press)));
     this.root.querySelector("[data-causes]").replaceChildren(...this.bench.causes.map((c) => this.causeButton(c)));
+    this.root.querySelector("[data-digits]").replaceChildren(
+      ...[..."1234567890"].map((d) => this.keyButton(d, d)), this.keyButton("mm, done", "."));
     this.lookInput.addEventListener("change", () => this.changeLook());
     this.dayInput.addEventListener("change", () => this.keep());
     document.addEventListener("keydown", (e) => this.keydown(e));
@@ -92,6 +94,14 @@ class Bench {
     button.type = "button";
     button.textContent = `${cause.word} (${cause.key})`;
     button.addEventListener("click", () => this.chooseCause(cause.key));
+    return button;
+  }
+
+  keyButton(text, key) {
+    const button = document.createElement("button");
+    button.type = "button";
+    button.textContent = text;
+    button.addEventListener("click", () => this.press(key));
     return button;
   }
 
@@ -284,7 +294,7 @@ class Bench {
       case "b": this.note((e) => ({ ...e, sideRoots: !e.sideRoots })); return true;
       case "f": this.note((e) => ({ ...e, firmness: FEELS[(FEELS.indexOf(e.firmness ?? null) + 1) % FEELS.length] })); return true;
       case "k": this.note((e) => ({ ...e, look: LOOKS[(LOOKS.indexOf(e.look ?? this.draft.look) + 1) % LOOKS.length] })); this.sayLook(); return true;
-      case ".": this.mode = "root"; this.digits = ""; this.say("Longest root in mm: type digits, then any key", false); return true;
+      case ".": this.askRoot(); return true;
       case " ": this.repeat(); return true;
       case "=": this.restUnchanged(); return true;
       case "r": this.askSentinels(); return true;
@@ -296,11 +306,19 @@ class Bench {
     }
   }
 
+  askRoot() {
+    this.mode = "root";
+    this.digits = "";
+    this.root.querySelector("[data-digits]").hidden = false;
+    this.say("Longest root in mm: digits, then any key", false);
+  }
+
   finishDigits() {
     if (this.mode !== "root") {
       return;
     }
     this.mode = "read";
+    this.root.querySelector("[data-digits]").hidden = true;
     this.say("", false);
     if (this.digits !== "") {
       this.setRoot(Number(this.digits));

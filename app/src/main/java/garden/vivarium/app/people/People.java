@@ -82,11 +82,6 @@ public class People {
                 .orElseThrow(() -> new IllegalStateException("the nursery is gone"));
     }
 
-    /** The current nursery's name. */
-    @Transactional(readOnly = true)
-    public String nurseryName() {
-        return nurseries.findById(current.required()).map(Nursery::name).orElse("");
-    }
 
     /** The nursery of the person who signs in so, if there is one. */
     @Transactional(readOnly = true)

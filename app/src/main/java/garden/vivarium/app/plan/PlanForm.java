@@ -37,7 +37,7 @@ record PlanForm(
         @Size(max = 300, message = "Shorten the reason to 300 characters.")
         String reason) {
 
-    int perPotOrOne() {
+    public int perPotOrOne() {
         return perPot == null ? 1 : perPot;
     }
 }

@@ -39,6 +39,11 @@ class EveryPage {
         return today.date();
     }
 
+    @ModelAttribute("nurseryName")
+    String nurseryName() {
+        return nursery.id().map(today::nurseryName).orElse("Vivarium");
+    }
+
     @ModelAttribute("who")
     SignedIn who() {
         return nursery.person().orElse(null);

@@ -10,14 +10,14 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
-/** What day it is in the nursery's own zone. */
+/** What day it is in the nursery's own zone. Name and zone of a nursery do not change, and are read once. */
 @Component
 public class Today {
 
     private final Clock clock;
     private final CurrentNursery nursery;
     private final JdbcClient database;
-    private final Map<UUID, ZoneId> zones = new ConcurrentHashMap<>();
+    private final Map<UUID, Known> known = new ConcurrentHashMap<>();
 
     Today(Clock clock, CurrentNursery nursery, JdbcClient database) {
         this.clock = clock;
@@ -35,14 +35,22 @@ public class Today {
         return clock.instant();
     }
 
+    /** The nursery's name, for the head of every page. */
+    String nurseryName(UUID id) {
+        return known(id).name();
+    }
+
     private ZoneId zone(UUID id) {
-        return zones.computeIfAbsent(
-                id,
-                n -> database.sql("select zone from nursery where id = ?")
-                        .param(n.toString())
-                        .query(String.class)
-                        .optional()
-                        .map(ZoneId::of)
-                        .orElse(ZoneId.of("UTC")));
+        return known(id).zone();
+    }
+
+    private record Known(String name, ZoneId zone) {}
+
+    private Known known(UUID id) {
+        return known.computeIfAbsent(id, n -> database.sql("select name, zone from nursery where id = ?")
+                .param(n.toString())
+                .query((row, i) -> new Known(row.getString("name"), ZoneId.of(row.getString("zone"))))
+                .optional()
+                .orElse(new Known("", ZoneId.of("UTC"))));
     }
 }

@@ -1,0 +1,138 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.IntStream;
+
+/** Stock plants, batches and looks for tests, as a grower would make them. */
+public final class Growing {
+
+    private Growing() {}
+
+    public static StockPlantView stockPlant(Stock stock, String name) {
+        return stock.add(new StockPlantForm(
+                name,
+                "soft",
+                Protection.FREE,
+                "raised here",
+                "Bench",
+                Climate.HEATED,
+                80,
+                StockState.GROWING,
+                null,
+                null));
+    }
+
+    /** Tip cuttings in water, loose in a jar. */
+    public static BatchView stuck(Batches batches, Guide guide, StockPlantView parent, int pieces, LocalDate day) {
+        return batches.make(newBatch(guide, "tip-in-water", parent, pieces, day, day));
+    }
+
+    /** Tip cuttings in plugs, in a tray of so many rows and columns. */
+    public static BatchView tray(
+            Batches batches, Guide guide, StockPlantView parent, int rows, int columns, LocalDate day) {
+        NewBatch b = newBatch(guide, "tip-in-plugs", parent, rows * columns, day, day);
+        return batches.make(new NewBatch(
+                b.plant(),
+                b.stockPlantId(),
+                b.placeId(),
+                null,
+                null,
+                b.protocol(),
+                b.protocolVersion(),
+                b.method(),
+                b.medium(),
+                b.treatment(),
+                null,
+                day,
+                rows * columns,
+                day,
+                rows * columns,
+                rows,
+                columns,
+                "plug tray",
+                null,
+                null,
+                null,
+                null,
+                false,
+                1,
+                null,
+                null));
+    }
+
+    /** Any protocol; {@code stuckOn} null leaves the wounds to dry. */
+    public static NewBatch newBatch(
+            Guide guide, String protocol, StockPlantView parent, int pieces, LocalDate takenOn, LocalDate stuckOn) {
+        Protocol p = guide.protocol(protocol).orElseThrow();
+        return new NewBatch(
+                parent.plant(),
+                parent.id(),
+                parent.place().id(),
+                null,
+                null,
+                p.key(),
+                p.version(),
+                p.method(),
+                p.medium(),
+                String.join(";", p.treatment()),
+                null,
+                takenOn,
+                pieces,
+                stuckOn,
+                stuckOn == null ? null : pieces,
+                null,
+                null,
+                "jar",
+                StockState.GROWING,
+                "tip",
+                90,
+                3,
+                false,
+                1,
+                null,
+                null);
+    }
+
+    public static LookCommand count(LocalDate day, int ready, int lost) {
+        return LookCommand.ofCounts(
+                UUID.randomUUID(),
+                day,
+                LookKind.LIFTED,
+                new LookCommand.Counted(null, ready, lost, 0, null),
+                null,
+                null);
+    }
+
+    /** A look by piece: pieces 1 to n in the states given. */
+    public static LookCommand pieces(LocalDate day, PieceState... states) {
+        return LookCommand.ofPieces(
+                UUID.randomUUID(),
+                day,
+                LookKind.LIFTED,
+                IntStream.range(0, states.length)
+                        .mapToObj(i -> seen(i + 1, states[i]))
+                        .toList(),
+                null,
+                null);
+    }
+
+    public static LookCommand.Seen seen(int piece, PieceState state) {
+        return new LookCommand.Seen(piece, LookKind.LIFTED, state, null, null, null, null, null, null);
+    }
+
+    static List<LookCommand.Seen> all(int pieces, PieceState state) {
+        return IntStream.rangeClosed(1, pieces).mapToObj(p -> seen(p, state)).toList();
+    }
+}

@@ -1,0 +1,37 @@
+package garden.vivarium.app.platform;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.boot.test.util.TestPropertyValues;
+import org.springframework.test.context.ContextConfiguration;
+
+/** A test of the whole application on the tests' own database, serving pages on a port of its own, on one fixed day. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "vivarium.today=" + OnDatabase.TODAY)
+@ContextConfiguration(initializers = OnDatabase.Initializer.class)
+public @interface OnDatabase {
+
+    /** What day it is in every test of the application. */
+    String TODAY = "2026-06-15";
+
+    /** Points the application at the private database. */
+    class Initializer implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+        @Override
+        public void initialize(ConfigurableApplicationContext context) {
+            PrivateDatabase db = PrivateDatabase.one();
+            TestPropertyValues.of(
+                            "spring.datasource.url=" + db.url(),
+                            "spring.datasource.username=" + db.user(),
+                            "spring.datasource.password=" + db.password())
+                    .applyTo(context);
+        }
+    }
+}
