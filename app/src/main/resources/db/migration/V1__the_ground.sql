@@ -156,6 +156,7 @@ create table batch_check (
     nursery_id uuid not null,
     batch_id uuid not null,
     client_id uuid not null,
+    entry integer not null,
     looked_on date not null,
     look varchar(10) not null,
     by_count boolean not null,

@@ -176,7 +176,7 @@ public class Batches {
         if (look.knownChanges() != null && look.knownChanges() != batch.changes()) {
             throw new StaleBatch(batch.changes());
         }
-        Check check = new Check(batch.getId(), look, personName(), today.now());
+        Check check = new Check(batch.getId(), checks.countByBatchId(batch.getId()), look, personName(), today.now());
         List<PieceReading> seen = look.pieces().stream()
                 .map(p -> new PieceReading(check.getId(), p))
                 .toList();
@@ -190,8 +190,9 @@ public class Batches {
     @Transactional
     public BatchView lookMany(String code, List<LookCommand> looks) {
         Batch batch = batch(code);
+        int entry = checks.countByBatchId(batch.getId());
         for (LookCommand look : looks) {
-            Check check = new Check(batch.getId(), look, personName(), today.now());
+            Check check = new Check(batch.getId(), entry++, look, personName(), today.now());
             checks.save(check);
             readings.saveAll(look.pieces().stream()
                     .map(p -> new PieceReading(check.getId(), p))
@@ -357,7 +358,7 @@ public class Batches {
      *
      * @throws Refusal if they cannot be true beside what is known
      */
-    @Transactional(readOnly = true)
+    @Transactional(readOnly = true, noRollbackFor = Refusal.class)
     public void tryLooks(String code, List<LookCommand> looks) {
         histories.tryOn(batch(code), looks);
     }

@@ -18,6 +18,7 @@ class Check extends NurseryRow {
 
     private UUID batchId;
     private UUID clientId;
+    private int entry;
     private LocalDate lookedOn;
 
     @Enumerated(EnumType.STRING)
@@ -38,8 +39,10 @@ class Check extends NurseryRow {
 
     protected Check() {}
 
-    Check(UUID batchId, LookCommand c, String personName, Instant madeAt) {
+    /** {@code entry} counts the checks of the batch: two on one day are replayed in the order in which they were made. */
+    Check(UUID batchId, int entry, LookCommand c, String personName, Instant madeAt) {
         this.batchId = batchId;
+        this.entry = entry;
         this.clientId = c.clientId();
         this.lookedOn = c.lookedOn();
         this.look = c.look();

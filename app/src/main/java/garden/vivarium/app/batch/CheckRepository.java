@@ -8,8 +8,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface CheckRepository extends JpaRepository<Check, UUID> {
 
-    @Query("select c from Check c where c.batchId = :batch order by c.lookedOn, c.madeAt")
+    @Query("select c from Check c where c.batchId = :batch order by c.lookedOn, c.entry")
     List<Check> ofBatch(UUID batch);
+
+    int countByBatchId(UUID batch);
 
     Optional<Check> findByClientId(UUID clientId);
 }

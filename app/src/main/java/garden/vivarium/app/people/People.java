@@ -82,7 +82,6 @@ public class People {
                 .orElseThrow(() -> new IllegalStateException("the nursery is gone"));
     }
 
-
     /** The nursery of the person who signs in so, if there is one. */
     @Transactional(readOnly = true)
     public Optional<UUID> nurseryOf(String signIn) {

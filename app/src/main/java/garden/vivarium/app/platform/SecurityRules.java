@@ -3,7 +3,6 @@ package garden.vivarium.app.platform;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
-import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -21,9 +20,8 @@ class SecurityRules {
                     + " frame-ancestors 'none'; base-uri 'none'";
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http, AuthenticationProvider signIn) throws Exception {
-        return http.authenticationProvider(signIn)
-                .authorizeHttpRequests(
+    SecurityFilterChain rules(HttpSecurity http) throws Exception {
+        return http.authorizeHttpRequests(
                         r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/worker.js")

@@ -47,10 +47,12 @@ public class Today {
     private record Known(String name, ZoneId zone) {}
 
     private Known known(UUID id) {
-        return known.computeIfAbsent(id, n -> database.sql("select name, zone from nursery where id = ?")
-                .param(n.toString())
-                .query((row, i) -> new Known(row.getString("name"), ZoneId.of(row.getString("zone"))))
-                .optional()
-                .orElse(new Known("", ZoneId.of("UTC"))));
+        return known.computeIfAbsent(
+                id,
+                n -> database.sql("select name, zone from nursery where id = ?")
+                        .param(n.toString())
+                        .query((row, i) -> new Known(row.getString("name"), ZoneId.of(row.getString("zone"))))
+                        .optional()
+                        .orElse(new Known("", ZoneId.of("UTC"))));
     }
 }

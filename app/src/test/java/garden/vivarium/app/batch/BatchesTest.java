@@ -168,8 +168,9 @@ class BatchesTest {
                 seen.changes());
 
         assertThatThrownBy(() -> look(batch, stale))
-                .isInstanceOfSatisfying(StaleBatch.class, s -> assertThat(s.changes())
-                        .isEqualTo(find(batch).changes()));
+                .isInstanceOfSatisfying(
+                        StaleBatch.class,
+                        s -> assertThat(s.changes()).isEqualTo(find(batch).changes()));
     }
 
     @Test
@@ -203,11 +204,12 @@ class BatchesTest {
 
     @Test
     void woundsDryBeforeDayNought() {
-        BatchView batch = in(() -> batches.make(
-                Growing.newBatch(guide, "offset-in-gritty-mix", parent, 10, TODAY.minusDays(3), null)));
+        BatchView batch = in(() ->
+                batches.make(Growing.newBatch(guide, "offset-in-gritty-mix", parent, 10, TODAY.minusDays(3), null)));
         assertThat(tasks(batch)).containsExactly(Task.Kind.STICK);
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY, 0, 0))).hasMessageContaining("stick it first");
-        assertThatThrownBy(() -> in(() -> batches.stick(batch.code(), TODAY, 11))).hasMessageContaining("1 to 10");
+        assertThatThrownBy(() -> in(() -> batches.stick(batch.code(), TODAY, 11)))
+                .hasMessageContaining("1 to 10");
         assertThatThrownBy(() -> in(() -> batches.stick(batch.code(), TODAY.minusDays(4), 9)))
                 .hasMessageContaining("that day or a later one");
 
@@ -236,7 +238,8 @@ class BatchesTest {
         look(batch, Growing.count(TODAY.minusDays(5), 9, 0));
         assertThat(tasks(batch)).contains(Task.Kind.GIVE_UP);
 
-        assertThat(in(() -> batches.giveUp(batch.code(), TODAY)).counts().lost()).isEqualTo(3);
+        assertThat(in(() -> batches.giveUp(batch.code(), TODAY)).counts().lost())
+                .isEqualTo(3);
         UUID given = in(() -> reads.sheet(batch.code()).checks().get(0).id());
         assertThat(in(() -> batches.takeBack(batch.code(), given)).counts().pending())
                 .isEqualTo(3);
@@ -257,8 +260,8 @@ class BatchesTest {
         BatchView now = look(tray, Growing.pieces(TODAY, PieceState.READY, PieceState.NONE));
 
         assertThat(tally(now))
-                .isEqualTo(Tallies.of(Map.of(
-                        Interval.reached(0, 20), 1L, Interval.pending(20), 1L, Interval.pending(0), 10L)));
+                .isEqualTo(Tallies.of(
+                        Map.of(Interval.reached(0, 20), 1L, Interval.pending(20), 1L, Interval.pending(0), 10L)));
     }
 
     @ParameterizedTest
@@ -275,7 +278,8 @@ class BatchesTest {
                 } else {
                     LookCommand look = randomLook(random);
                     look(batch, look);
-                    made.add(in(() -> checks.findByClientId(look.clientId()).orElseThrow().getId()));
+                    made.add(in(() ->
+                            checks.findByClientId(look.clientId()).orElseThrow().getId()));
                 }
             } catch (Refusal impossible) {
                 // A random history may contradict itself; what matters is what is kept.
@@ -284,8 +288,8 @@ class BatchesTest {
         }
 
         BatchView now = find(batch);
-        BatchHistory rebuilt = in(() ->
-                transaction.execute(s -> histories.replay(stored.findByCode(batch.code()).orElseThrow())));
+        BatchHistory rebuilt = in(() -> transaction.execute(
+                s -> histories.replay(stored.findByCode(batch.code()).orElseThrow())));
         assertThat(tally(now)).isEqualTo(rebuilt.tallies(Milestone.READY));
         assertThat(now.counts()).isEqualTo(rebuilt.counts());
         assertThat(tally(now).total()).isEqualTo(12);
@@ -324,13 +328,13 @@ class BatchesTest {
             PieceState state = PieceState.values()[random.nextInt(4)];
             seen.put(piece, Growing.seen(piece, state));
         }
-        return LookCommand.ofPieces(
-                UUID.randomUUID(), day, LookKind.LIFTED, List.copyOf(seen.values()), null, null);
+        return LookCommand.ofPieces(UUID.randomUUID(), day, LookKind.LIFTED, List.copyOf(seen.values()), null, null);
     }
 
     private void assertProblem(String field, NewBatch batch) {
         assertThatThrownBy(() -> in(() -> batches.make(batch)))
-                .isInstanceOfSatisfying(Problem.class, p -> assertThat(p.field()).isEqualTo(field));
+                .isInstanceOfSatisfying(
+                        Problem.class, p -> assertThat(p.field()).isEqualTo(field));
     }
 
     private Tallies tally(BatchView batch) {

@@ -5,9 +5,9 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.test.context.ContextConfiguration;
 
 /** A test of the whole application on the tests' own database, serving pages on a port of its own, on one fixed day. */

@@ -57,14 +57,11 @@ public final class PrivateDatabase {
                     "--skip-test-db");
             String password = UUID.randomUUID().toString();
             Path init = folder.resolve("init.sql");
-            Files.writeString(
-                    init,
-                    """
+            Files.writeString(init, """
                     create database if not exists vivarium character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
                     create or replace user 'vivarium'@'127.0.0.1' identified by '%s';
                     grant all on vivarium.* to 'vivarium'@'127.0.0.1';
-                    """
-                            .formatted(password));
+                    """.formatted(password));
             int port = freePort();
             Process server = new ProcessBuilder(
                             "/usr/sbin/mariadbd",

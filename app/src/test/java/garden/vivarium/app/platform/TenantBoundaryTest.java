@@ -57,7 +57,10 @@ class TenantBoundaryTest {
     @Test
     void oneNurseryCannotReadAnothers() {
         var parent = in(theirs, () -> Growing.stockPlant(stock, "Fuchsia ‘Theirs’"));
-        String code = in(theirs, () -> Growing.stuck(batches, guide, parent, 12, DAY.minusDays(20)).code());
+        String code = in(
+                theirs,
+                () -> Growing.stuck(batches, guide, parent, 12, DAY.minusDays(20))
+                        .code());
 
         assertThat(in(theirs, () -> stock.all())).hasSize(1);
         assertThat(in(mine, () -> stock.all())).isEmpty();
@@ -74,20 +77,25 @@ class TenantBoundaryTest {
 
         assertThatThrownBy(() -> in(mine, () -> batches.look(batch.code(), Growing.count(DAY, 3, 1))))
                 .isInstanceOf(Missing.class);
-        assertThatThrownBy(() -> in(mine, () -> batches.giveUp(batch.code(), DAY))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> in(mine, () -> batches.giveUp(batch.code(), DAY)))
+                .isInstanceOf(Missing.class);
         assertThatThrownBy(() -> in(mine, () -> {
                     stock.cut(parent.id(), 5);
                     return null;
                 }))
                 .isInstanceOf(Missing.class);
-        assertThat(in(theirs, () -> batches.find(batch.code()).counts().ready())).isZero();
+        assertThat(in(theirs, () -> batches.find(batch.code()).counts().ready()))
+                .isZero();
     }
 
     @Test
     void twoNurseriesMayUseTheSameNamesAndCodes() {
         for (UUID nursery : List.of(mine, theirs)) {
             var parent = in(nursery, () -> Growing.stockPlant(stock, "Sage ‘Shared’"));
-            assertThat(in(nursery, () -> Growing.stuck(batches, guide, parent, 12, DAY.minusDays(20)).code()))
+            assertThat(in(
+                            nursery,
+                            () -> Growing.stuck(batches, guide, parent, 12, DAY.minusDays(20))
+                                    .code()))
                     .isEqualTo("26w22-A");
         }
     }
@@ -103,9 +111,10 @@ class TenantBoundaryTest {
 
     @Test
     void everyTableOfWorkCarriesItsNursery() {
-        List<String> tables = database.sql("select table_name from information_schema.tables where table_schema = 'vivarium'"
-                        + " and table_name not in ('nursery', 'sign_in_attempt', 'flyway_schema_history')"
-                        + " and table_name not like 'SPRING%'")
+        List<String> tables = database.sql(
+                        "select table_name from information_schema.tables where table_schema = 'vivarium'"
+                                + " and table_name not in ('nursery', 'sign_in_attempt', 'flyway_schema_history')"
+                                + " and table_name not like 'SPRING%'")
                 .query(String.class)
                 .list();
         List<String> bound = database.sql("select table_name from information_schema.key_column_usage"

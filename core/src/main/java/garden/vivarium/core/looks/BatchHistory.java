@@ -5,15 +5,17 @@ import garden.vivarium.core.timing.Milestone;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
  * The looks of one batch, replayed in order of day, and what they say of each piece. Looks by piece and by count may be
  * mixed. A count is given to anonymous pieces so that the earliest move first, and losses come first from pieces without
- * first sign; this is the assignment under which the counts could have come about soonest, and it leaves the tallies the
- * same in whatever order the pieces are numbered.
+ * first sign: the assignment under which the counts could have come about soonest. It never gives a state to a piece that
+ * a later look by piece saw without it, and prefers pieces that a later look saw with it.
  */
 public final class BatchHistory {
 
@@ -26,9 +28,12 @@ public final class BatchHistory {
 
     private final MilestoneSigns signs;
     private final List<PieceTrack> pieces;
+    private final List<Look> looks;
+    private int at;
 
-    private BatchHistory(int stuck, MilestoneSigns signs) {
+    private BatchHistory(int stuck, MilestoneSigns signs, List<Look> looks) {
         this.signs = signs;
+        this.looks = looks;
         this.pieces =
                 Stream.iterate(1, i -> i + 1).limit(stuck).map(PieceTrack::new).toList();
     }
@@ -45,10 +50,12 @@ public final class BatchHistory {
         if (stuck < 1) {
             throw new IllegalArgumentException("a batch has at least one piece");
         }
-        BatchHistory history = new BatchHistory(stuck, signs);
         List<Look> inOrder = new ArrayList<>(looks);
         inOrder.sort(Comparator.comparingInt(Look::day));
-        inOrder.forEach(history::take);
+        BatchHistory history = new BatchHistory(stuck, signs, inOrder);
+        for (history.at = 0; history.at < inOrder.size(); history.at++) {
+            history.take(inOrder.get(history.at));
+        }
         return history;
     }
 
@@ -222,8 +229,16 @@ public final class BatchHistory {
         if (howMany <= 0) {
             return;
         }
-        List<PieceTrack> moving =
-                pieces.stream().filter(able).sorted(order).limit(howMany).toList();
+        Map<Integer, List<Reading>> later = laterReadings();
+        List<PieceTrack> moving = pieces.stream()
+                .filter(able)
+                .filter(p -> later.getOrDefault(p.number(), List.of()).stream().allMatch(r -> allows(r, next)))
+                .sorted(Comparator.comparing((PieceTrack p) ->
+                                later.getOrDefault(p.number(), List.of()).isEmpty()
+                                        || later.get(p.number()).stream().noneMatch(r -> confirms(r, next)))
+                        .thenComparing(order))
+                .limit(howMany)
+                .toList();
         if (moving.size() < howMany) {
             throw new Refusal(
                     next.code(),
@@ -231,6 +246,32 @@ public final class BatchHistory {
                             .formatted(howMany, next.words(), moving.size()));
         }
         moving.forEach(p -> p.reach(next, day, true));
+    }
+
+    /** What later looks by piece say of each piece. */
+    private Map<Integer, List<Reading>> laterReadings() {
+        Map<Integer, List<Reading>> later = new HashMap<>();
+        for (Look look : looks.subList(at + 1, looks.size())) {
+            if (look instanceof Look.ByPiece byPiece) {
+                byPiece.readings()
+                        .forEach(r -> later.computeIfAbsent(r.piece(), p -> new ArrayList<>())
+                                .add(r));
+            }
+        }
+        return later;
+    }
+
+    /** Whether a piece may have had the state before a later reading saw it so. */
+    private boolean allows(Reading later, PieceState state) {
+        boolean rootsUnknown = later.state() == PieceState.NONE && !signs.knowsReady(later.kind());
+        return state.isEnd()
+                ? later.state() == state
+                : rootsUnknown || later.state().compareTo(state) >= 0;
+    }
+
+    /** Whether a later reading saw the piece in the very state, so that it is the likelier to have had it by now. */
+    private static boolean confirms(Reading later, PieceState state) {
+        return later.state() == state || state == PieceState.FIRST_SIGN && later.state() == PieceState.READY;
     }
 
     private int count(Predicate<PieceTrack> what) {

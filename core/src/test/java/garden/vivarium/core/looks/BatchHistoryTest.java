@@ -161,6 +161,24 @@ class BatchHistoryTest {
         assertThat(history.counts().pending()).isEqualTo(2);
     }
 
+    @Test
+    void aCountIsNeverGivenToAPieceThatALaterLookSawWithoutIt() {
+        BatchHistory history = replay(
+                4, count(7, 1, 0, 0), count(14, 2, 1, 1), look(21, none(1), ready(3), lost(4)), count(28, 2, 2, 2));
+
+        assertThat(history.pieces())
+                .extracting(PieceView::state)
+                .containsExactly(PieceState.LOST, PieceState.READY, PieceState.READY, PieceState.LOST);
+        assertThat(history.tallies(Milestone.READY))
+                .isEqualTo(Tallies.of(
+                        List.of(reached(7, 14), reached(14, 28), Interval.lost(7, 14), Interval.lost(21, 28))));
+    }
+
+    @Test
+    void countsThatNoPieceCanHaveAreRefused() {
+        assertRefused("ready", "only 1 pieces are left", 2, count(14, 2, 2, 0), look(21, none(1)));
+    }
+
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
     void countsSayTheSameAsPiecesThatMoveEarliestFirst(long seed) {

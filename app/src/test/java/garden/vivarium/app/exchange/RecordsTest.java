@@ -1,0 +1,246 @@
+package garden.vivarium.app.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.Way;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+@OnDatabase
+class RecordsTest {
+
+    static final String GOOD = """
+            batch,plant,group,method,medium,treatment,stuck_on,stuck,looked_on,first_sign,ready,lost,note
+            A1,Sage ‘Lighter Grey’,soft,tip cutting,water,,2025-05-01,20,2025-05-08,6,0,0,
+            A1,Sage ‘Lighter Grey’,soft,tip cutting,water,,2025-05-01,20,2025-05-15,16,9,1,"warm, bright"
+            A1,Sage ‘Lighter Grey’,soft,tip cutting,water,,2025-05-01,20,2025-05-25,17,17,3,
+            A2,Sage ‘Lighter Grey’,soft,Tip cutting,Perlite,Hormone 0.3%;covered,2025-06-01,30,2025-06-20,,10,2,
+            A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-05,,22,8,
+            """;
+
+    private static final String TEN_FAULTS = """
+            batch,plant,group,method,medium,stuck_on,stuck,looked_on,look,ready,lost
+            B1,Fuchsia,soft,wishing,water,2025-05-01,20,2025-05-08,lifted,0,0
+            B2,Fuchsia,soft,tip cutting,mud,2025-05-01,20,2025-05-08,lifted,0,0
+            B3,Fuchsia,soft,tip cutting,water,1 May 2025,20,2025-05-08,lifted,0,0
+            B4,Fuchsia,soft,tip cutting,water,2025-05-01,twenty,2025-05-08,lifted,0,0
+            B5,Fuchsia,soft,tip cutting,water,2025-05-01,20,2027-05-08,lifted,0,0
+            B6,Fuchsia,soft,tip cutting,water,2025-05-01,20,2025-05-08,sniffed,0,0
+            B7,,soft,tip cutting,water,2025-05-01,20,2025-05-08,lifted,0,0
+            B8,Fuchsia,weeds,tip cutting,water,2025-05-01,20,2025-05-08,lifted,0,0
+            B9,Fuchsia,soft,tip cutting,water,2025-05-01,20,2025-05-08,lifted,-3,0
+            B10,Fuchsia,soft,tip cutting,water,2025-05-01,20,2025-05-08,lifted,0,0,7
+            """;
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Records records;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Evidence evidence;
+
+    @Autowired
+    private Stock stock;
+
+    private UUID nursery;
+
+    @BeforeEach
+    void aNursery() {
+        nursery = Nurseries.make(people).id();
+    }
+
+    @Test
+    void aGoodFileIsPreviewedThenKeptWhole() {
+        Preview preview = preview("history", GOOD);
+        assertThat(preview.faults()).isEmpty();
+        assertThat(preview.makes()).extracting(Preview.Line::name).containsExactly("A1", "A2");
+        assertThat(preview.makes()).extracting(Preview.Line::newPlant).containsExactly(true, false);
+        assertThat(preview.makes().get(0).stands()).isEqualTo("17 ready, 3 lost by 2025-05-25");
+        assertThat(in(() -> evidence.record().ways())).isEmpty();
+
+        assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(5);
+
+        BatchView a1 = in(() -> batches.ofOldCode("A1").orElseThrow());
+        assertThat(a1.code()).isEqualTo("25w18-A");
+        assertThat(a1.counts().ready()).isEqualTo(17);
+        assertThat(a1.counts().lost()).isEqualTo(3);
+        assertThat(a1.closedOn()).isNotNull();
+        Way perlite = new Way("Sage ‘Lighter Grey’", "soft", "tip cutting", "perlite", "covered; hormone 0.3%");
+        assertThat(in(() -> evidence.record().of(perlite)))
+                .singleElement()
+                .satisfies(b -> assertThat(b.kept()).isEqualTo(22));
+    }
+
+    @Test
+    void readingTheSameFileTwiceAddsNothing() {
+        keep("history", GOOD);
+
+        Preview again = preview("history", GOOD);
+
+        assertThat(again.isNew()).isFalse();
+        assertThat(again.upload()).isNull();
+        assertThat(again.held()).hasSize(2);
+    }
+
+    @Test
+    void aFileThatHasGrownAddsWhatIsNew() {
+        keep("history", GOOD);
+        String grown = GOOD
+                + "A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-20,,22,8,\n";
+
+        Preview preview = preview("history", grown);
+
+        assertThat(preview.grows())
+                .singleElement()
+                .satisfies(l -> assertThat(l.looks()).isEqualTo(1));
+        assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(1);
+    }
+
+    @Test
+    void aFileThatContradictsWhatIsHeldIsRefused() {
+        keep("history", GOOD);
+
+        Preview preview = preview("history", GOOD.replace(",16,9,1,", ",16,8,1,"));
+
+        assertThat(preview.faults()).singleElement().satisfies(f -> {
+            assertThat(f.line()).isEqualTo(3);
+            assertThat(f.fault()).contains("other counts").contains("9 ready");
+        });
+    }
+
+    @Test
+    void tenFaultsAreTenLinesAndNothingIsKept() {
+        Preview preview = preview("history", TEN_FAULTS);
+
+        assertThat(preview.faults())
+                .extracting(BadLine::line)
+                .containsExactly(2L, 3L, 4L, 5L, 6L, 7L, 8L, 9L, 10L, 11L);
+        assertThat(preview.faults())
+                .extracting(BadLine::column)
+                .containsExactly(
+                        "method", "medium", "stuck_on", "stuck", "looked_on", "look", "plant", "group", "ready", "—");
+        assertThat(preview.faults()).allSatisfy(f -> {
+            assertThat(f.fault()).isNotBlank();
+            assertThat(f.remedy()).isNotBlank();
+        });
+        assertThat(preview.upload()).isNull();
+        assertThat(in(() -> stock.plants())).isEmpty();
+        assertThat(in(() -> evidence.record().ways())).isEmpty();
+    }
+
+    @Test
+    void headersAreCheckedByName() {
+        assertThat(preview("history", "batch,plant,colour\nA,B,red\n").faults())
+                .anySatisfy(f -> {
+                    assertThat(f.column()).isEqualTo("colour");
+                    assertThat(f.remedy()).contains("medium");
+                })
+                .anySatisfy(f -> {
+                    assertThat(f.column()).isEqualTo("stuck_on");
+                    assertThat(f.fault()).contains("missing");
+                });
+        assertThat(preview("history", "").faults())
+                .singleElement()
+                .satisfies(f -> assertThat(f.fault()).contains("empty"));
+        assertThat(preview("history", GOOD.lines().findFirst().orElseThrow()).faults())
+                .singleElement()
+                .satisfies(f -> assertThat(f.fault()).contains("no line after"));
+    }
+
+    @Test
+    void looksThatCannotFollowOneAnotherAreNamedWithTheirLine() {
+        String falls = GOOD.replace(",17,17,3,", ",17,8,3,");
+        assertThat(preview("history", falls).faults()).singleElement().satisfies(f -> {
+            assertThat(f.line()).isEqualTo(4);
+            assertThat(f.column()).isEqualTo("ready");
+            assertThat(f.fault()).contains("cannot fall from 9 to 8");
+        });
+        String tooMany = GOOD.replace(",,22,8,", ",,25,8,");
+        assertThat(preview("history", tooMany).faults())
+                .singleElement()
+                .satisfies(f -> assertThat(f.fault()).contains("more than the 30 stuck"));
+        String differs = GOOD.replace("30,2025-07-05", "31,2025-07-05");
+        assertThat(preview("history", differs).faults()).singleElement().satisfies(f -> {
+            assertThat(f.column()).isEqualTo("stuck");
+            assertThat(f.fault()).contains("line 5");
+        });
+    }
+
+    @Test
+    void piecesAddReadingsToBatchesThatAreHeld() {
+        keep("history", GOOD);
+        String pieces = """
+                batch,piece,length_mm,looked_on,look,state,cause,root_mm,top_growth
+                A1,1,80,2025-05-10,lifted,first_sign,,4,no
+                A1,2,90,2025-05-10,lifted,none,,,yes
+                """;
+
+        assertThat(keep("pieces", pieces)).isEqualTo(2);
+        assertThat(preview("pieces", pieces).isNew()).isFalse();
+        assertThat(in(() -> batches.ofOldCode("A1").orElseThrow()).counts().ready())
+                .isEqualTo(17);
+    }
+
+    @Test
+    void piecesThatCannotBeAreRefused() {
+        keep("history", GOOD);
+        String header = "batch,piece,looked_on,state,side_roots\n";
+        Preview preview = preview(
+                "pieces",
+                header
+                        + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\nA1,1,2025-05-10,asleep,\nA1,2,2025-05-10,none,maybe\n");
+        assertThat(preview.faults()).extracting(BadLine::column).containsExactly("state", "side_roots");
+
+        Preview second = preview("pieces", header + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\n");
+        assertThat(second.faults())
+                .extracting(BadLine::fault)
+                .anySatisfy(f -> assertThat(f).contains("not in this batch of 20"))
+                .anySatisfy(f -> assertThat(f).contains("No batch “Z9”"));
+    }
+
+    @Test
+    void whatWaitsIsForItsOwnNurseryOnly() {
+        UUID upload = preview("history", GOOD).upload();
+        UUID other = Nurseries.make(people).id();
+
+        assertThatThrownBy(() -> current.workingFor(other, () -> records.keep(upload)))
+                .isInstanceOf(Missing.class);
+        assertThat(in(() -> records.keep(upload))).isEqualTo(5);
+        assertThatThrownBy(() -> in(() -> records.keep(upload))).isInstanceOf(Missing.class);
+    }
+
+    private Preview preview(String kind, String text) {
+        return in(() -> records.preview(kind, "old.csv", text));
+    }
+
+    private int keep(String kind, String text) {
+        UUID upload = preview(kind, text).upload();
+        assertThat(upload).isNotNull();
+        return in(() -> records.keep(upload));
+    }
+
+    private <T> T in(Supplier<T> work) {
+        return current.workingFor(nursery, work);
+    }
+}

@@ -1,0 +1,186 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.Guide;
+import java.time.LocalDate;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Bench mode with the keyboard alone, by touch on a phone, and without a connection. */
+@OnDatabase
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class BenchModeTest {
+
+    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Guide guide;
+
+    @Autowired
+    private CurrentNursery current;
+
+    private Nurseries.Made nursery;
+    private Browser browser;
+    private BatchView tray;
+
+    @BeforeAll
+    void signIn() {
+        nursery = Nurseries.make(people);
+        browser = new Browser(port);
+        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
+    }
+
+    @AfterAll
+    void leave() {
+        browser.close();
+    }
+
+    @BeforeEach
+    void aTrayOf72() {
+        tray = current.workingFor(nursery.id(), () -> {
+            var parent = stock.named("Sage ‘Lighter Grey’")
+                    .orElseGet(() -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
+            return Growing.tray(batches, guide, parent, 6, 12, TODAY.minusDays(25));
+        });
+        browser.size(1280, 800, false);
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.until(d -> browser.count(".cell") == 72);
+    }
+
+    @Test
+    void aWholeTrayIsLoggedByKeyboardAlone() {
+        // Row one ready by painting, one lost to rot, one measured, one with top growth, the rest unchanged.
+        browser.shiftArrow(Keys.ARROW_RIGHT, 11);
+        browser.keys("2");
+        browser.keys(Keys.ARROW_DOWN);
+        browser.keys("x", "r");
+        browser.keys(Keys.ARROW_LEFT);
+        browser.keys(".", "2", "5", Keys.ARROW_LEFT);
+        browser.keys(".", "8", Keys.ARROW_LEFT);
+        browser.keys("1", "t");
+        browser.keys("=");
+        assertThat(browser.text("[data-count]")).isEqualTo("72 of 72 looked at");
+        browser.keys(Keys.ENTER);
+        browser.untilPath("/batches/" + tray.code());
+        browser.until(d -> !browser.path().endsWith("/check"));
+
+        assertThat(browser.texts(".answers dd")).containsExactly("72", "15", "13", "1", "58");
+        assertThat(held().lost()).isEqualTo(1);
+        assertThat(browser.count(".pieces use[href='#piece-ready']")).isEqualTo(13);
+        assertThat(browser.count(".pieces use[href='#piece-leaf']")).isOne();
+    }
+
+    @Test
+    void undoTakesBackOneStepAndARefusalLosesNothing() {
+        browser.keys("2", Keys.ARROW_RIGHT, "2", "u");
+        assertThat(browser.text("[data-count]")).isEqualTo("1 of 72 looked at");
+        browser.keys(Keys.ARROW_LEFT, "0");
+        assertThat(browser.text("[data-now]")).isEqualTo("Piece 1: nothing yet");
+
+        browser.script("document.activeElement.blur()");
+        browser.type("look-kind", "from above");
+        browser.keys("2");
+        assertThat(browser.text("[data-line]")).contains("press k to tug or lift");
+        assertThat(browser.text("[data-count]")).isEqualTo("1 of 72 looked at");
+        browser.keys("x", "d");
+        assertThat(browser.text("[data-now]")).isEqualTo("Piece 1: lost, dried");
+    }
+
+    @Test
+    void spaceRepeatsAndMovesOn() {
+        browser.keys("1", " ", " ", " ");
+        assertThat(browser.text("[data-count]")).isEqualTo("3 of 72 looked at");
+        assertThat(browser.text("[data-now]")).startsWith("Piece 4");
+    }
+
+    @Test
+    void aClosedPageLosesNothing() {
+        browser.keys("2", Keys.ARROW_RIGHT, "x", "p");
+        browser.open("/round");
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.untilText("[data-count]", "2 of 72 looked at");
+        assertThat(browser.text("[data-line]")).contains("Taken up where you left it");
+        assertThat(held().ready()).isZero();
+    }
+
+    @Test
+    void withoutAConnectionACheckIsKeptAndSentOnceLater() {
+        browser.keys("2");
+        // A browser whose sending fails is a browser without a connection.
+        browser.script(
+                "window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('offline'))");
+        browser.keys(Keys.ENTER);
+        browser.untilText("[data-line]", "it is kept here");
+        assertThat(held().ready()).isZero();
+
+        browser.script("window.fetch = window.realFetch; window.dispatchEvent(new Event('online'))");
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().ready()).isOne();
+        assertThat(browser.script("return localStorage.getItem('vivarium.outbox')"))
+                .isEqualTo("[]");
+    }
+
+    @Test
+    void whenAnotherLoggedMeanwhileBothSidesAreShown() {
+        browser.keys("2");
+        current.workingFor(nursery.id(), () -> batches.look(tray.code(), Growing.count(TODAY.minusDays(1), 0, 3)));
+        browser.keys(Keys.ENTER);
+        browser.untilText("[data-clash]", "Somebody else logged this batch meanwhile");
+        browser.press("[data-both]");
+        // Piece 1 was lost by count meanwhile: the server refuses, in words, and what was typed stays.
+        browser.untilText("[data-line]", "Nothing you typed is lost");
+        assertThat(browser.text("[data-count]")).isEqualTo("1 of 72 looked at");
+    }
+
+    @Test
+    void onAPhoneOneHandDoesIt() {
+        browser.size(390, 844, true);
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.until(d -> browser.count(".cell") == 72);
+        assertThat(browser.width()).isEqualTo(390);
+        Object small = browser.script("return [...document.querySelectorAll('.pad button')]"
+                + ".filter(b => b.offsetParent && (b.offsetHeight < 44 || b.offsetWidth < 44)).length");
+        assertThat(small).isEqualTo(0L);
+        browser.press("[data-piece='5']");
+        browser.press("[data-press='2']");
+        browser.press("[data-piece='6']");
+        browser.press("[data-press='x']");
+        browser.press("[data-causes] button");
+        browser.press("[data-press='Enter']");
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().ready()).isOne();
+        assertThat(held().lost()).isOne();
+        assertThat(browser.width()).isEqualTo(390);
+    }
+
+    private garden.vivarium.core.looks.Counts held() {
+        return current.workingFor(nursery.id(), () -> batches.find(tray.code()).counts());
+    }
+}

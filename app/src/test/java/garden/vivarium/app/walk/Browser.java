@@ -1,0 +1,202 @@
+package garden.vivarium.app.walk;
+
+import com.deque.html.axecore.results.Results;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.support.ui.ExpectedCondition;
+import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** A headless Chromium at the application's pages, in the words of a person at it. */
+public final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+    private final ChromeDriver driver;
+    private final String home;
+
+    public Browser(int port) {
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                .build();
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--lang=en-GB");
+        driver = new ChromeDriver(service, options);
+        home = "http://127.0.0.1:" + port;
+        size(1280, 800, false);
+    }
+
+    public void size(int width, int height, boolean phone) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", phone));
+    }
+
+    public void open(String path) {
+        driver.get(home + path);
+    }
+
+    public void signIn(String name, String password) {
+        open("/sign-in");
+        type("signIn", name);
+        type("password", password);
+        press("main button.main");
+        until(d -> !d.getCurrentUrl().contains("/sign-in"));
+    }
+
+    /** Puts a value into the field of the id, in place of what is there. */
+    public void type(String id, String value) {
+        WebElement field = driver.findElement(By.id(id));
+        if (field.getTagName().equals("select")) {
+            new Select(field).selectByVisibleText(value);
+        } else if ("date".equals(field.getDomAttribute("type"))) {
+            driver.executeScript(
+                    "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('change', {bubbles: true}))",
+                    field,
+                    value);
+        } else {
+            field.clear();
+            field.sendKeys(value);
+        }
+    }
+
+    /** Chooses by the start of what is read, for options that say more than their name. */
+    public void choose(String id, String start) {
+        Select select = new Select(driver.findElement(By.id(id)));
+        String text = select.getOptions().stream()
+                .map(WebElement::getText)
+                .filter(t -> t.startsWith(start))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no option begins with " + start));
+        select.selectByVisibleText(text);
+    }
+
+    public void press(String css) {
+        driver.findElement(By.cssSelector(css)).click();
+    }
+
+    public void follow(String text) {
+        driver.findElement(By.linkText(text)).click();
+    }
+
+    public void upload(String id, Path file) {
+        driver.findElement(By.id(id)).sendKeys(file.toAbsolutePath().toString());
+    }
+
+    /** Types keys at whatever has the focus. */
+    public void keys(CharSequence... keys) {
+        new Actions(driver).sendKeys(keys).perform();
+    }
+
+    public void shiftArrow(Keys arrow, int times) {
+        Actions actions = new Actions(driver).keyDown(Keys.SHIFT);
+        for (int i = 0; i < times; i++) {
+            actions.sendKeys(arrow);
+        }
+        actions.keyUp(Keys.SHIFT).perform();
+    }
+
+    public String text(String css) {
+        return driver.findElement(By.cssSelector(css))
+                .getText()
+                .replaceAll("\\s+", " ")
+                .strip();
+    }
+
+    public List<String> texts(String css) {
+        return driver.findElements(By.cssSelector(css)).stream()
+                .map(e -> e.getText().replaceAll("\\s+", " ").strip())
+                .toList();
+    }
+
+    public String value(String id) {
+        return driver.findElement(By.id(id)).getDomProperty("value");
+    }
+
+    public int count(String css) {
+        return driver.findElements(By.cssSelector(css)).size();
+    }
+
+    public String path() {
+        return driver.getCurrentUrl().substring(home.length());
+    }
+
+    public Object script(String script, Object... arguments) {
+        return driver.executeScript(script, arguments);
+    }
+
+    public <T> T until(ExpectedCondition<T> condition) {
+        return new WebDriverWait(driver, PATIENCE).until(condition);
+    }
+
+    public void untilText(String css, String part) {
+        until(d -> d.findElements(By.cssSelector(css)).stream()
+                .anyMatch(e -> e.getText().contains(part)));
+    }
+
+    public void untilPath(String start) {
+        until(d -> path().startsWith(start));
+    }
+
+    /** What a checker of accessibility finds wrong with the page. */
+    public List<String> barriers() {
+        Results results = new AxeBuilder().analyze(driver);
+        return results.getViolations().stream()
+                .map(v -> v.getId() + ": "
+                        + v.getNodes().stream()
+                                .map(n -> String.valueOf(n.getHtml()))
+                                .limit(3)
+                                .toList())
+                .toList();
+    }
+
+    /** What the page complained of in the browser's console. */
+    public List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .toList();
+    }
+
+    /** How wide the page is, to be compared with the window. */
+    public int width() {
+        return ((Number) script("return document.documentElement.scrollWidth")).intValue();
+    }
+
+    public void picture(Path file) {
+        try {
+            Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

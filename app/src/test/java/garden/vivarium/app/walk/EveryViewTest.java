@@ -1,0 +1,115 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Every main view of the sample nursery: no barrier, no complaint, and something worth reading. */
+@OnDatabase
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class EveryViewTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private DemoNursery demo;
+
+    private Browser browser;
+
+    @BeforeAll
+    void signIn() {
+        demo.fillOnce();
+        browser = new Browser(port);
+        browser.signIn(DemoNursery.SIGN_IN, DemoNursery.PASSWORD);
+    }
+
+    @AfterAll
+    void leave() {
+        browser.close();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/round",
+                "/plan",
+                "PLAN",
+                "/benches",
+                "SHEET",
+                "BENCH",
+                "/stock",
+                "/stock/new",
+                "/technique",
+                "/shed",
+                "/guide/pad-in-grit",
+                "/records",
+                "/nowhere"
+            })
+    void hasNoBarrierAndNoComplaint(String view) {
+        open(view);
+        assertThat(browser.barriers()).isEmpty();
+        assertThat(browser.complaints().stream().filter(c -> !c.contains("404")))
+                .isEmpty();
+        browser.size(390, 844, true);
+        open(view);
+        assertThat(browser.width()).as("no page scrolls sideways on a phone").isEqualTo(390);
+        browser.size(1280, 800, false);
+    }
+
+    @Test
+    void theRoundHasWorkOfEachKind() {
+        browser.open("/round");
+        assertThat(browser.texts(".task .verb")).contains("Stick", "Look", "Move");
+    }
+
+    @Test
+    void techniqueShowsFortyBatchesAndTheirWays() {
+        browser.open("/technique");
+        assertThat(browser.count("tr[data-way]")).isGreaterThanOrEqualTo(12);
+        int batches = browser.texts("tr[data-way] td:nth-child(5)").stream()
+                .mapToInt(Integer::parseInt)
+                .sum();
+        assertThat(batches).isBetween(40, 60);
+        assertThat(browser.count(".curve .rough-a")).isOne();
+    }
+
+    @Test
+    void theDemoIsFilledOnlyOnce() {
+        browser.open("/stock");
+        int before = browser.count("main tbody tr");
+        demo.fillOnce();
+        browser.open("/stock");
+        assertThat(browser.count("main tbody tr")).isEqualTo(before);
+    }
+
+    private void open(String view) {
+        switch (view) {
+            case "PLAN" -> {
+                browser.open("/stock");
+                browser.press("a[aria-label='Plan from FUC-1']");
+                browser.untilPath("/plan?stock=");
+                browser.open(browser.path() + "&wanted=24&due=2026-09-01&sure=90");
+            }
+            case "SHEET" -> {
+                browser.open("/benches");
+                browser.press("main td a");
+                browser.untilPath("/batches/");
+            }
+            case "BENCH" -> {
+                open("SHEET");
+                browser.open(browser.path() + "/check");
+            }
+            default -> browser.open(view);
+        }
+    }
+}

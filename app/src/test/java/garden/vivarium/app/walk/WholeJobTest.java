@@ -1,0 +1,236 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.OnDatabase;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The whole job once, in a browser, on an empty nursery: stock, plan, stick, check, sheet, round, technique, records. */
+@OnDatabase
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class WholeJobTest {
+
+    private static final String PLANT = "Fuchsia ‘Skerry Lantern’";
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private People people;
+
+    @TempDir
+    private Path folder;
+
+    private Browser browser;
+    private String code;
+
+    @BeforeAll
+    void signIn() {
+        Nurseries.Made nursery = Nurseries.make(people);
+        browser = new Browser(port);
+        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
+    }
+
+    @AfterAll
+    void leave() {
+        browser.close();
+    }
+
+    @Test
+    @Order(1)
+    void anEmptyNurserySaysWhatToDoFirst() {
+        browser.open("/round");
+        assertThat(browser.text("h1")).contains("nothing needs a hand");
+        assertThat(browser.text("main")).contains("Add a stock plant");
+        browser.open("/technique");
+        assertThat(browser.text("main")).contains("No batch has been looked at yet");
+    }
+
+    @Test
+    @Order(2)
+    void aStockPlantIsAdded() {
+        browser.open("/stock/new");
+        browser.type("plant", PLANT);
+        browser.press("main button.main");
+        assertThat(browser.text("#group-error")).contains("Choose the group");
+        assertThat(browser.value("plant")).as("nothing typed is lost").isEqualTo(PLANT);
+
+        browser.type("group", "soft trailing and herbaceous");
+        browser.type("place", "Mist bench");
+        browser.type("pieces", "70");
+        browser.press("main button.main");
+
+        assertThat(browser.text(".said")).contains("added as FUC-1");
+        assertThat(browser.text("main table")).contains(PLANT, "Mist bench", "70");
+    }
+
+    @Test
+    @Order(3)
+    void aPlanSaysHowManyByWhenAndHowSure() {
+        browser.follow("Plan");
+        browser.choose("stock", PLANT);
+        browser.type("wanted", "10");
+        browser.type("due", "2026-06-20");
+        browser.untilText("main", "too late this way");
+        assertThat(browser.text(".warning")).contains("A later day, fewer plants or a quicker way would do");
+
+        browser.type("due", "2026-09-15");
+        browser.untilText(".answers", "Last safe day");
+        browser.follow("Tip cutting in water");
+        browser.untilText("h2", "Tip cutting in water");
+        int take = Integer.parseInt(browser.text("a.num[href='#why-take']"));
+        assertThat(take).isBetween(17, 40);
+        browser.press("a.num[href='#why-take']");
+        assertThat(browser.text("#why-take"))
+                .contains("take " + take + ": 9")
+                .contains("take " + (take - 1) + ": 8")
+                .contains("10 × 1 = 10 rooted pieces");
+        assertThat(browser.count("[data-size=large] svg.ribbon")).isOne();
+
+        browser.press("button[data-key=c]");
+        browser.untilPath("/plan/");
+        assertThat(browser.text("h1")).isEqualTo(PLANT + ": take " + take);
+    }
+
+    @Test
+    @Order(4)
+    void thePlanBecomesABatchWithItsLabel() {
+        browser.type("takenOn", "2026-05-25");
+        browser.type("taken", "20");
+        browser.type("stuckOn", "2026-05-25");
+        browser.type("stuck", "21");
+        browser.press("main button.main");
+        assertThat(browser.text("#stuck-error")).contains("21 of 20 taken cannot be stuck; give 1 to 20");
+        assertThat(browser.value("takenOn")).isEqualTo("2026-05-25");
+
+        browser.type("stuck", "20");
+        browser.press("main button.main");
+        browser.untilPath("/batches/");
+        code = browser.path().substring("/batches/".length());
+        assertThat(code).isEqualTo("26w22-A");
+        assertThat(browser.text(".said")).contains(PLANT + " · 2026-05-25 · 26w22-A");
+        browser.open("/stock");
+        assertThat(browser.text("main table")).contains("50");
+    }
+
+    @Test
+    @Order(5)
+    void aLookByCountIsWrittenDownAndRefusedInWords() {
+        browser.open("/batches/" + code + "/check");
+        browser.type("lookedOn", "2026-06-01");
+        browser.type("firstSign", "8");
+        browser.type("ready", "0");
+        browser.type("lost", "1");
+        browser.press("#by-count button.main");
+        browser.untilText(".said", "written down");
+
+        browser.open("/batches/" + code + "/check");
+        browser.type("lookedOn", "2026-06-10");
+        browser.type("firstSign", "12");
+        browser.type("ready", "19");
+        browser.type("lost", "2");
+        browser.type("note", "good white roots");
+        browser.press("#by-count button.main");
+        assertThat(browser.text("#lost-error, #ready-error")).contains("more than the 20 stuck");
+        assertThat(browser.value("note")).isEqualTo("good white roots");
+
+        browser.type("ready", "9");
+        browser.press("#by-count button.main");
+        browser.untilText(".said", "written down");
+    }
+
+    @Test
+    @Order(6)
+    void theSheetShowsWhatWasSeenAndWhatIsNext() {
+        browser.open("/batches/" + code);
+        assertThat(browser.texts(".answers dd")).containsExactly("20", "12", "9", "2", "9");
+        assertThat(browser.text("main")).contains("Move 9 ready pieces").contains("move by Sat 20 Jun");
+        assertThat(browser.count(".pieces svg")).isEqualTo(20);
+        assertThat(browser.count("use[href='#piece-ready']")).isEqualTo(10);
+        assertThat(browser.count("[data-curves] svg.curve")).isOne();
+        browser.press("section[aria-labelledby=curve] summary");
+        assertThat(browser.text("section[aria-labelledby=curve] table"))
+                .contains("7 and 16", "45.0%", "5.0%", "Neither by the last look");
+    }
+
+    @Test
+    @Order(7)
+    void theRoundAsksForItAndOneKeyDoesIt() {
+        browser.open("/round");
+        assertThat(browser.text(".stop h2")).isEqualTo("Mist bench");
+        assertThat(browser.text(".task .verb")).isEqualTo("Move");
+        browser.keys("d");
+        browser.untilText(".said", code + ": 9 pieces potted");
+
+        browser.open("/batches/" + code);
+        assertThat(browser.text("main")).contains("Have 9 young plants settled?");
+        assertThat(browser.count(".pieces use[href='#piece-potted']")).isEqualTo(9);
+    }
+
+    @Test
+    @Order(8)
+    void oldRecordsAreLookedThroughThenKept() throws Exception {
+        Path bad = Files.writeString(
+                folder.resolve("bad.csv"),
+                "batch,plant,method,medium,stuck_on,stuck,looked_on,ready,lost\nX,F,tip cutting,mud,2025-05-01,20,2025-05-20,2,1\n");
+        browser.open("/records");
+        browser.upload("file", bad);
+        browser.press("main button.main");
+        browser.untilText("h2", "1 line is wrong; nothing is kept");
+        assertThat(browser.text("#bad-lines tbody")).contains("2 medium “mud” is no medium of the guide.");
+
+        StringBuilder good =
+                new StringBuilder("batch,plant,group,method,medium,treatment,stuck_on,stuck,looked_on,ready,lost\n");
+        int[] ready = {14, 17, 15, 18, 13, 16, 17, 15};
+        for (int i = 0; i < ready.length; i++) {
+            String batch =
+                    "old-%d,%s,soft,tip cutting,plug compost,hormone 0.3%%,2025-0%d-05,20,".formatted(i, PLANT, 1 + i);
+            good.append(batch).append("2025-0%d-25,%d,0\n".formatted(1 + i, ready[i] / 2));
+            good.append(batch).append("2025-0%d-10,%d,%d\n".formatted(2 + i, ready[i], 20 - ready[i]));
+        }
+        browser.open("/records");
+        browser.upload("file", Files.writeString(folder.resolve("good.csv"), good));
+        browser.press("main button.main");
+        browser.untilText("h2", "Would make 8 batches");
+        assertThat(browser.text("main table")).contains("old-0", "14 ready, 6 lost by 2025-02-10");
+        browser.press("main button.main");
+        browser.untilText(".said", "16 readings");
+    }
+
+    @Test
+    @Order(9)
+    void techniqueReadsTheRightNumbers() {
+        browser.open("/technique");
+        String plug = "tr[data-way='" + PLANT + "|tip cutting in plug compost, hormone 0.3%']";
+        assertThat(browser.texts(plug + " td").subList(4, 6)).containsExactly("8", "125 of 160");
+        assertThat(browser.texts(plug + " td").get(6)).isEqualTo("78%");
+        String water = "tr[data-way='" + PLANT + "|tip cutting in water']";
+        assertThat(browser.texts(water + " td").get(5)).isEqualTo("9 of 20 9 running");
+        assertThat(browser.text(".margin")).contains("This nursery is young");
+
+        browser.press(water + " input[name=b]");
+        browser.untilText("main", "They differ in medium");
+        assertThat(browser.count(".curve .sure-a, .curve .sure-b")).isGreaterThanOrEqualTo(2);
+        assertThat(browser.text("main")).contains("too few batches for a band");
+    }
+
+    @Test
+    @Order(10)
+    void nothingWasComplainedOfInTheConsole() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+}
