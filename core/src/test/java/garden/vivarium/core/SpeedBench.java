@@ -1,0 +1,119 @@
+package garden.vivarium.core;
+
+import garden.vivarium.core.evidence.GuideFigures;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Setting;
+import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.Hemisphere;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalInt;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** Speeds of the core, printed; run by {@code ./vivarium bench}. Nothing is asserted: a machine may be slow. */
+class SpeedBench {
+
+    private static final int RUNS = 15;
+
+    @Test
+    void curveOfAHundredThousandRecordsOverTwoHundredDays() {
+        Random random = new Random(1);
+        List<Interval> records = new ArrayList<>();
+        for (int i = 0; i < 100_000; i++) {
+            double ready = random.nextDouble() < 0.75 ? Math.exp(3.9 + 0.5 * random.nextGaussian()) : 1e9;
+            double lost = ready < 1e9 || random.nextDouble() < 0.4 ? 1e9 : 200 * random.nextDouble();
+            int after = 0;
+            Interval found = null;
+            while (found == null) {
+                int by = Math.min(200, after + 1 + random.nextInt(14));
+                if (Math.min(ready, lost) <= by) {
+                    found = ready < lost ? Interval.reached(after, by) : Interval.lost(after, by);
+                } else if (by >= 200) {
+                    found = Interval.pending(200);
+                } else {
+                    after = by;
+                }
+            }
+            records.add(found);
+        }
+        Tallies grouped = Tallies.of(records);
+        print(
+                "curve, 100,000 records over 200 days (%d groups)"
+                        .formatted(grouped.counts().size()),
+                () -> RootingCurve.fit(grouped));
+    }
+
+    @Test
+    void planOfAllWays() {
+        Guide guide = Guide.load();
+        LocalDate start = LocalDate.of(2026, 4, 1);
+        Aim aim = new Aim(24, 1, start.plusDays(150), 0.9);
+        Setting setting = new Setting(Climate.HEATED, Hemisphere.NORTH);
+        List<Outlook> soft = guide.suiting("soft").stream()
+                .map(p -> Outlook.ofGuide(p, 0.08))
+                .toList();
+        List<Outlook> all =
+                guide.protocols().stream().map(p -> Outlook.ofGuide(p, 0.08)).toList();
+        print(
+                "plan, the %d ways that suit one group".formatted(soft.size()),
+                () -> soft.forEach(o -> WayPlan.of(o, aim, setting, OptionalInt.of(80), start)));
+        print(
+                "plan, all %d ways of the guide".formatted(all.size()),
+                () -> all.forEach(o -> WayPlan.of(o, aim, setting, OptionalInt.of(80), start)));
+    }
+
+    @Test
+    void recordOfTwoThousandBatches() {
+        Guide guide = Guide.load();
+        Random random = new Random(2);
+        List<WayBatch> batches = new ArrayList<>();
+        for (int i = 0; i < 2000; i++) {
+            Protocol p = guide.protocols().get(random.nextInt(guide.protocols().size()));
+            Way way = new Way("Plant " + random.nextInt(60), p.groups().get(0), p.method(), p.medium(), "");
+            List<Interval> ready = new ArrayList<>();
+            for (int piece = 0; piece < 25; piece++) {
+                int by = 10 + random.nextInt(60);
+                ready.add(random.nextInt(4) == 0 ? Interval.lost(by - 7, by) : Interval.reached(by - 7, by));
+            }
+            batches.add(new WayBatch(way, 25, 0, 400, Tallies.of(ready), Tallies.of(ready)));
+        }
+        print("evidence, 2,000 batches: spread, rate and times of one way", () -> {
+            NurseryRecord record = NurseryRecord.of(
+                    batches,
+                    w -> guide.nearest(w.method(), w.medium(), w.group())
+                            .map(p -> new GuideFigures(
+                                    p.rate(),
+                                    p.firstSign().map(Protocol.Test::days),
+                                    p.ready().days()))
+                            .orElseThrow());
+            record.strike(batches.get(0).way());
+            record.ready(batches.get(0).way());
+        });
+    }
+
+    private static void print(String what, Runnable work) {
+        double[] ms = new double[RUNS];
+        for (int run = 0; run < RUNS; run++) {
+            long start = System.nanoTime();
+            work.run();
+            ms[run] = (System.nanoTime() - start) / 1e6;
+        }
+        double first = ms[0];
+        Arrays.sort(ms);
+        System.out.printf(Locale.ROOT, "%-70s median %8.1f ms   first %8.1f ms%n", what, ms[RUNS / 2], first);
+    }
+}
