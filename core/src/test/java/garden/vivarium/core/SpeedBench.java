@@ -91,17 +91,24 @@ class SpeedBench {
             }
             batches.add(new WayBatch(way, 25, 0, 400, Tallies.of(ready), Tallies.of(ready)));
         }
-        print("evidence, 2,000 batches: spread, rate and times of one way", () -> {
-            NurseryRecord record = NurseryRecord.of(
-                    batches,
-                    w -> guide.nearest(w.method(), w.medium(), w.group())
-                            .map(p -> new GuideFigures(
-                                    p.rate(),
-                                    p.firstSign().map(Protocol.Test::days),
-                                    p.ready().days()))
-                            .orElseThrow());
-            record.strike(batches.get(0).way());
-            record.ready(batches.get(0).way());
+        java.util.function.Function<Way, GuideFigures> figures = w -> guide.nearest(w.method(), w.medium(), w.group())
+                .map(p -> new GuideFigures(
+                        p.rate(),
+                        p.firstSign().map(Protocol.Test::days),
+                        p.ready().days()))
+                .orElseThrow();
+        Way way = batches.get(0).way();
+        NurseryRecord held = NurseryRecord.of(batches, figures);
+        print("evidence, 2,000 batches: spread between batches", () -> NurseryRecord.of(batches, figures));
+        print(
+                "evidence, 2,000 batches: rate of one way",
+                () -> held.updated(batches).strike(way));
+        print(
+                "evidence, 2,000 batches: time to ready of one way",
+                () -> held.updated(batches).ready(way));
+        print("evidence, 2,000 batches: rates of all ways", () -> {
+            NurseryRecord now = held.updated(batches);
+            now.ways().keySet().forEach(now::strike);
         });
     }
 

@@ -98,16 +98,25 @@ public class Batches {
     }
 
     /**
-     * Makes a batch of the past, of which no more was known beforehand than the guide says. Its looks must follow in the
-     * same transaction.
+     * Makes a batch of the past with all its looks. No more was known of it beforehand than the guide says.
+     *
+     * @param over whether nothing more is asked of it: what was ready has long been moved
      */
     @Transactional
-    public BatchView makeFromRecords(NewBatch wanted) {
-        return make(
-                        wanted,
-                        histories.guideOutlook(
-                                wanted.method(), wanted.medium(), wanted.plant().group()))
-                .view();
+    public void makeFromRecords(NewBatch wanted, List<LookCommand> looks, boolean over) {
+        Batch batch = make(
+                wanted,
+                histories.guideOutlook(
+                        wanted.method(), wanted.medium(), wanted.plant().group()));
+        List<Check> made = new ArrayList<>();
+        for (LookCommand look : looks) {
+            made.add(new Check(batch.getId(), made.size(), look, personName(), today.now()));
+        }
+        checks.saveAll(made);
+        histories.refreshNew(batch, made);
+        if (over) {
+            close(batch);
+        }
     }
 
     private Batch make(NewBatch wanted, Outlook outlook) {
@@ -328,7 +337,10 @@ public class Batches {
      */
     @Transactional
     public void closeOldRecord(String code) {
-        Batch batch = batch(code);
+        close(batch(code));
+    }
+
+    private static void close(Batch batch) {
         BatchView view = batch.view();
         if (view.readyToMove() > 0) {
             batch.moved(view.readyToMove());

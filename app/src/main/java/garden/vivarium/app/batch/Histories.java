@@ -72,12 +72,12 @@ class Histories {
 
     /** Replays the looks that stand. */
     BatchHistory replay(Batch batch) {
-        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch));
+        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch, standing(batch)));
     }
 
     /** Replays the looks that stand together with others that are not kept. */
     void tryOn(Batch batch, List<LookCommand> more) {
-        List<Look> looks = looks(batch);
+        List<Look> looks = looks(batch, standing(batch));
         for (LookCommand c : more) {
             looks.add(new Look.ByPiece(
                     (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn()),
@@ -95,12 +95,22 @@ class Histories {
     /** Rebuilds what is kept of a batch from its readings, in the transaction that changed them. */
     @Transactional(propagation = Propagation.MANDATORY)
     void refresh(Batch batch) {
-        List<Check> standing = standing(batch);
-        BatchHistory history = replay(batch);
-        Tallies ready = history.tallies(Milestone.READY);
         tallies.forget(batch.getId());
+        keep(batch, standing(batch));
+    }
+
+    /** The same for a batch that has just been made with these looks by count. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void refreshNew(Batch batch, List<Check> standing) {
+        keep(batch, standing);
+    }
+
+    private void keep(Batch batch, List<Check> standing) {
+        MilestoneSigns signs = signs(batch);
+        BatchHistory history = BatchHistory.replay(batch.stuck(), signs, looks(batch, standing));
+        Tallies ready = history.tallies(Milestone.READY);
         store(batch, Milestone.READY, ready);
-        if (signs(batch).firstSign().isPresent()) {
+        if (signs.firstSign().isPresent()) {
             store(batch, Milestone.FIRST_SIGN, history.tallies(Milestone.FIRST_SIGN));
         }
         LocalDate last = standing.stream()
@@ -108,7 +118,7 @@ class Histories {
                 .max(Comparator.naturalOrder())
                 .orElse(null);
         LocalDate knowing = standing.stream()
-                .filter(c -> c.look().canKnow(signs(batch).ready()))
+                .filter(c -> c.look().canKnow(signs.ready()))
                 .map(Check::lookedOn)
                 .max(Comparator.naturalOrder())
                 .orElse(null);
@@ -160,8 +170,7 @@ class Histories {
                 .toList();
     }
 
-    private List<Look> looks(Batch batch) {
-        List<Check> standing = standing(batch);
+    private List<Look> looks(Batch batch, List<Check> standing) {
         List<UUID> byPiece =
                 standing.stream().filter(c -> !c.byCount()).map(Check::getId).toList();
         Map<UUID, List<PieceReading>> read = byPiece.isEmpty()

@@ -177,18 +177,20 @@ public class Records {
             if (looks.isEmpty()) {
                 continue;
             }
+            boolean over = b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS));
+            List<LookCommand> commands = looks.stream().map(l -> command(b, l)).toList();
             if (same == null) {
                 Optional<StockPlantView> from = b.stock() == null ? Optional.empty() : stock.named(b.stock());
                 if (oldPlace == null) {
                     oldPlace = stock.placeNamed(OLD_PLACE, Climate.OPEN).id();
                 }
                 PlantView plant = plants.computeIfAbsent(b.plant(), name -> stock.plantNamed(name, groupOf(b)));
-                same = batches.makeFromRecords(made(b, plant, from, oldPlace));
-            }
-            String code = same.code();
-            batches.lookMany(code, looks.stream().map(l -> command(b, l)).toList());
-            if (b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS))) {
-                batches.closeOldRecord(code);
+                batches.makeFromRecords(made(b, plant, from, oldPlace), commands, over);
+            } else {
+                batches.lookMany(same.code(), commands);
+                if (over) {
+                    batches.closeOldRecord(same.code());
+                }
             }
             kept += looks.size();
             // A session that held every row of a large file would look each of them over at every step.

@@ -20,23 +20,39 @@ final class BetaBinomial {
      * @param rho 0 (included) to 1 (excluded)
      */
     static double logChance(int k, int n, double mu, double rho) {
-        return logChoose(n, k) + logKernel(k, n, mu, rho / (1 - rho));
+        double theta = rho / (1 - rho);
+        return logChoose(n, k) + logNumerator(k, n, mu, theta) - logDenominators(n, theta)[n];
     }
 
-    /** The same without the binomial coefficient, which depends on the count alone. */
-    static double logKernel(int k, int n, double mu, double theta) {
+    /** ln Πᵢ(μ+iθ) Πⱼ(1−μ+jθ): the only part in which the mean stands. */
+    static double logNumerator(int k, int n, double mu, double theta) {
+        return logRising(mu, k, theta) + logRising(1 - mu, n - k, theta);
+    }
+
+    /** ln Πᵢ(x+iθ) over i below m. Logarithms are dear: one for every sixteen factors, before a product can run out of range. */
+    private static double logRising(double x, int m, double theta) {
         double log = 0;
-        double product = 1;
-        for (int i = 0; i < n; i++) {
-            double top = i < k ? mu + i * theta : 1 - mu + (i - k) * theta;
-            product *= top / (1 + i * theta);
-            // Logarithms are dear; take one before the product can underflow.
-            if (product < 1e-200) {
-                log += Math.log(product);
-                product = 1;
+        double factor = x;
+        int left = m;
+        while (left > 0) {
+            double product = 1;
+            for (int i = Math.min(16, left); i > 0; i--) {
+                product *= factor;
+                factor += theta;
             }
+            log += Math.log(product);
+            left -= 16;
         }
-        return log + Math.log(product);
+        return log;
+    }
+
+    /** ln Πᵢ(1+iθ) over i below m, for every m from 0 to the most. */
+    static double[] logDenominators(int most, double theta) {
+        double[] logs = new double[most + 1];
+        for (int m = 1; m <= most; m++) {
+            logs[m] = logs[m - 1] + Math.log1p((m - 1) * theta);
+        }
+        return logs;
     }
 
     static double logChoose(int n, int k) {

@@ -4,14 +4,14 @@ import garden.vivarium.core.evidence.Overdispersion.WayCounts;
 import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * All batches of a nursery as evidence. For any way it gives the strike rate and the times, borrowed down nested levels:
@@ -24,8 +24,10 @@ import java.util.function.Predicate;
 public final class NurseryRecord {
 
     private final List<WayBatch> batches;
+    private final Map<String, List<WayBatch>> byMethod;
     private final Function<Way, GuideFigures> guide;
     private final List<CountedWay> finished;
+    private final Map<WayBatch, BatchCount> finishedCounts = new IdentityHashMap<>();
     private final Overdispersion spread;
     private final Map<Way, RootingTime> readyTimes = new ConcurrentHashMap<>();
     private final Map<Way, Optional<RootingTime>> firstSignTimes = new ConcurrentHashMap<>();
@@ -37,6 +39,11 @@ public final class NurseryRecord {
             List<CountedWay> finished,
             Overdispersion spread) {
         this.batches = batches;
+        batches.stream()
+                .filter(WayBatch::isFinished)
+                .forEach(b -> finishedCounts.put(b, new BatchCount(b.kept(), b.judgeable())));
+        this.byMethod =
+                batches.stream().collect(Collectors.groupingBy(b -> b.way().method()));
         this.guide = guide;
         this.finished = finished;
         this.spread = spread;
@@ -155,8 +162,9 @@ public final class NurseryRecord {
     }
 
     private Optional<BatchCount> count(WayBatch b) {
-        if (b.isFinished()) {
-            return Optional.of(new BatchCount(b.kept(), b.judgeable()));
+        BatchCount whole = finishedCounts.get(b);
+        if (whole != null) {
+            return Optional.of(whole);
         }
         double judged = b.lastKnowingLook() == 0 ? 0 : ready(b.way()).by(b.lastKnowingLook());
         double of = b.kept() + (b.judgeable() - b.kept()) * judged;
@@ -170,28 +178,26 @@ public final class NurseryRecord {
 
     /** From the widest to the closest level; each batch is in the closest that it fits. */
     private List<Batches> levels(Way way) {
-        Predicate<Way> sameMethod = w -> w.method().equals(way.method());
-        Map<String, Predicate<Way>> closestFirst = new LinkedHashMap<>();
-        closestFirst.put("This plant, this way", way::equals);
-        closestFirst.put(
-                "This plant, %s in other ways".formatted(way.method()),
-                sameMethod.and(w -> w.plant().equals(way.plant())));
-        closestFirst.put(
-                "Other plants of its group, %s".formatted(way.method()),
-                sameMethod.and(w -> w.group().equals(way.group())));
-        closestFirst.put(
-                "Other groups, %s in %s".formatted(way.method(), way.medium()),
-                sameMethod.and(w -> w.medium().equals(way.medium())));
-        Map<String, List<WayBatch>> found = new HashMap<>();
-        for (WayBatch b : batches) {
-            closestFirst.entrySet().stream()
-                    .filter(level -> level.getValue().test(b.way()))
-                    .findFirst()
-                    .ifPresent(level -> found.computeIfAbsent(level.getKey(), k -> new ArrayList<>())
-                            .add(b));
+        List<WayBatch> own = new ArrayList<>();
+        List<WayBatch> samePlant = new ArrayList<>();
+        List<WayBatch> sameGroup = new ArrayList<>();
+        List<WayBatch> sameMedium = new ArrayList<>();
+        for (WayBatch b : byMethod.getOrDefault(way.method(), List.of())) {
+            Way other = b.way();
+            if (other.equals(way)) {
+                own.add(b);
+            } else if (other.plant().equals(way.plant())) {
+                samePlant.add(b);
+            } else if (other.group().equals(way.group())) {
+                sameGroup.add(b);
+            } else if (other.medium().equals(way.medium())) {
+                sameMedium.add(b);
+            }
         }
-        List<Batches> levels = new ArrayList<>();
-        closestFirst.keySet().forEach(name -> levels.add(0, new Batches(name, found.getOrDefault(name, List.of()))));
-        return levels;
+        return List.of(
+                new Batches("Other groups, %s in %s".formatted(way.method(), way.medium()), sameMedium),
+                new Batches("Other plants of its group, %s".formatted(way.method()), sameGroup),
+                new Batches("This plant, %s in other ways".formatted(way.method()), samePlant),
+                new Batches("This plant, this way", own));
     }
 }

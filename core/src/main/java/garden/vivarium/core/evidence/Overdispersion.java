@@ -71,7 +71,7 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
     }
 
     private static double maximum(List<Prepared> ways) {
-        return new BrentOptimizer(1e-9, 1e-10)
+        return new BrentOptimizer(1e-6, 1e-6)
                 .optimize(
                         new MaxEval(200),
                         GoalType.MAXIMIZE,
@@ -107,10 +107,12 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
         private final List<int[]> counts;
         private final RateNodes means;
         private final double constant;
+        private final int largest;
 
         Prepared(WayCounts way) {
             counts = way.counts();
             means = RateNodes.of(4 * way.guideRate(), 4 * (1 - way.guideRate()), MEAN_NODES);
+            largest = counts.stream().mapToInt(c -> c[1]).max().orElse(0);
             constant = counts.stream()
                     .mapToDouble(c -> BetaBinomial.logChoose(c[1], c[0]))
                     .sum();
@@ -121,12 +123,17 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
                 return 0;
             }
             double theta = rho / (1 - rho);
+            double[] denominators = BetaBinomial.logDenominators(largest, theta);
+            double shared = constant;
+            for (int[] c : counts) {
+                shared -= denominators[c[1]];
+            }
             double[] logs = new double[means.size()];
             double highest = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < logs.length; i++) {
                 double log = 0;
                 for (int[] c : counts) {
-                    log += BetaBinomial.logKernel(c[0], c[1], means.rate(i), theta);
+                    log += BetaBinomial.logNumerator(c[0], c[1], means.rate(i), theta);
                 }
                 logs[i] = log;
                 highest = Math.max(highest, log);
@@ -135,7 +142,7 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
             for (int i = 0; i < logs.length; i++) {
                 sum += means.weight(i) * Math.exp(logs[i] - highest);
             }
-            return constant + highest + Math.log(sum);
+            return shared + highest + Math.log(sum);
         }
     }
 }

@@ -53,16 +53,14 @@ class NurseryRecordTest {
     }
 
     @Test
-    void ownBatchesMoveTheRateMoreThanNeighbours() {
-        double own = NurseryRecord.of(List.of(finished(WAY, 20, 20)), w -> GUIDE)
-                .strike(WAY)
-                .mean();
-        double neighbour = NurseryRecord.of(List.of(finished(OTHER_GROUP, 20, 20)), w -> GUIDE)
-                .strike(WAY)
-                .mean();
+    void neighboursHandTheirMeanOnAndOwnBatchesWeighMore() {
+        StrikeRate own =
+                NurseryRecord.of(List.of(finished(WAY, 20, 20)), w -> GUIDE).strike(WAY);
+        StrikeRate neighbour = NurseryRecord.of(List.of(finished(OTHER_GROUP, 20, 20)), w -> GUIDE)
+                .strike(WAY);
 
-        assertThat(own).isGreaterThan(neighbour);
-        assertThat(neighbour).isGreaterThan(0.7);
+        assertThat(neighbour.mean()).isCloseTo(own.mean(), within(1e-9)).isGreaterThan(0.8);
+        assertThat(neighbour.alpha() + neighbour.beta()).isLessThan(0.6 * (own.alpha() + own.beta()));
     }
 
     @Test
