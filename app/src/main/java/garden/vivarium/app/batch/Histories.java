@@ -97,12 +97,14 @@ class Histories {
     void refresh(Batch batch) {
         tallies.forget(batch.getId());
         keep(batch, standing(batch));
+        evidence.changed();
     }
 
     /** The same for a batch that has just been made with these looks by count. */
     @Transactional(propagation = Propagation.MANDATORY)
     void refreshNew(Batch batch, List<Check> standing) {
         keep(batch, standing);
+        evidence.changed();
     }
 
     private void keep(Batch batch, List<Check> standing) {
@@ -128,7 +130,6 @@ class Histories {
                 .count();
         batch.stands(history.counts(), last, knowing, earliestWaiting(batch, history, ready), firm);
         batch.closed(isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
-        evidence.changed();
     }
 
     /** What the guide expects of a way that has no protocol of its own. */
@@ -237,7 +238,6 @@ class Histories {
         if (lookup.method(b.method()).pottedOnDay0()) {
             return true;
         }
-        return b.readyToMove() == 0
-                && pottings.findByBatchIdInAndSettledIsNull(List.of(b.id())).isEmpty();
+        return b.readyToMove() == 0 && (b.moved() == 0 || pottings.findByBatchIdInAndSettledIsNull(List.of(b.id())).isEmpty());
     }
 }

@@ -78,7 +78,7 @@ class PageBench {
 
         UUID parent = current.workingFor(nursery.id(), () -> {
             var plant = Growing.stockPlant(stock, "Plant 1");
-            IntStream.range(0, 60).forEach(i -> Growing.tray(batches, guide, plant, 5, 5, TODAY.minusDays(5 + i % 40)));
+            IntStream.range(0, 30).forEach(i -> Growing.tray(batches, guide, plant, 5, 5, TODAY.minusDays(5 + i % 40)));
             return plant.id();
         });
         String code =

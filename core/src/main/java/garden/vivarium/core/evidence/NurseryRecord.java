@@ -91,7 +91,30 @@ public final class NurseryRecord {
                                         .map(k -> new int[] {k.get(0), k.get(1)})
                                         .toList()))
                         .toList());
-        return new NurseryRecord(all, guide, finished, spread);
+        NurseryRecord record = new NurseryRecord(all, guide, finished, spread);
+        if (before != null && before.spread == spread) {
+            record.keepWhatStands(before);
+        }
+        return record;
+    }
+
+    /** Fits of methods none of whose batches have changed stand as they were: levels never reach beyond a method. */
+    private void keepWhatStands(NurseryRecord before) {
+        byMethod.forEach((method, now) -> {
+            if (now.equals(before.byMethod.get(method))) {
+                copy(method, before.rates, rates);
+                copy(method, before.readyTimes, readyTimes);
+                copy(method, before.firstSignTimes, firstSignTimes);
+            }
+        });
+    }
+
+    private static <T> void copy(String method, Map<Way, T> from, Map<Way, T> to) {
+        from.forEach((way, fit) -> {
+            if (way.method().equals(method)) {
+                to.put(way, fit);
+            }
+        });
     }
 
     /** The spread between batches beyond chance. */

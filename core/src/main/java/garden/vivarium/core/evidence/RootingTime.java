@@ -51,16 +51,14 @@ public record RootingTime(
 
     /** Share of those that reach it that have done so by the day: Φ((ln t − μ)/σ); 0 at day 0. */
     public double by(double days) {
-        return days <= 0 ? 0 : NORMAL.cumulativeProbability((Math.log(days) - mu) / sigma);
+        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu) / sigma);
     }
 
     /**
      * The same for a batch that runs {@code u} slower on the scale of ln(days): Φ((ln t − μ − u)/√(σ² − τ²)).
      */
     public double by(double days, double u) {
-        return days <= 0
-                ? 0
-                : NORMAL.cumulativeProbability((Math.log(days) - mu - u) / Math.sqrt(sigma * sigma - tau * tau));
+        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu - u) / Math.sqrt(sigma * sigma - tau * tau));
     }
 
     /** The day by which the share (0 to 1, both excluded) of those that reach it have done so. */

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.hipparchus.analysis.solvers.BrentSolver;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.optim.InitialGuess;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.PointValuePair;
@@ -27,7 +26,6 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
  */
 public final class RootingTimeFit {
 
-    private static final NormalDistribution NORMAL = new NormalDistribution();
     private static final double LEAST_SIGMA = 0.02;
 
     private RootingTimeFit() {}
@@ -174,8 +172,8 @@ public final class RootingTimeFit {
         double bestShare(double mu, double sigma) {
             for (int d = 0; d < logDays.length; d++) {
                 double z = (logDays[d] - mu) / sigma;
-                below[d] = NORMAL.cumulativeProbability(z);
-                above[d] = NORMAL.cumulativeProbability(-z);
+                below[d] = StandardNormal.below(z);
+                above[d] = StandardNormal.below(-z);
             }
             // At π = 1 the slope may be infinite; just below it is not.
             double most = 1 - 1e-12;

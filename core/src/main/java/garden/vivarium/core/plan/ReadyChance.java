@@ -5,9 +5,9 @@ import garden.vivarium.core.evidence.RateNodes;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.guide.OutputRatio;
 import java.util.function.Supplier;
+import org.apache.commons.numbers.gamma.RegularizedBeta;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
-import org.hipparchus.special.Beta;
 import org.hipparchus.special.Gamma;
 
 /**
@@ -189,6 +189,6 @@ public final class ReadyChance {
         if (away < -reach) {
             return 1;
         }
-        return Beta.regularizedBeta(q, k, n - k + 1.0);
+        return RegularizedBeta.value(q, k, n - k + 1.0);
     }
 }
