@@ -98,7 +98,8 @@ public class Batches {
     }
 
     /**
-     * Makes a batch of the past with all its looks. No more was known of it beforehand than the guide says.
+     * Makes a batch of the past with all its looks. No more was known of it beforehand than the guide says. When all are
+     * made, {@link #recordsAreIn} must be called in the same transaction.
      *
      * @param over whether nothing more is asked of it: what was ready has long been moved
      */
@@ -117,6 +118,12 @@ public class Batches {
         if (over) {
             close(batch);
         }
+    }
+
+    /** Tells evidence of batches made from records. */
+    @Transactional
+    public void recordsAreIn() {
+        evidence.changed();
     }
 
     private Batch make(NewBatch wanted, Outlook outlook) {

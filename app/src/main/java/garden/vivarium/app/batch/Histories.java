@@ -100,11 +100,10 @@ class Histories {
         evidence.changed();
     }
 
-    /** The same for a batch that has just been made with these looks by count. */
+    /** The same for a batch that has just been made with these looks by count; evidence is told by whoever makes many. */
     @Transactional(propagation = Propagation.MANDATORY)
     void refreshNew(Batch batch, List<Check> standing) {
         keep(batch, standing);
-        evidence.changed();
     }
 
     private void keep(Batch batch, List<Check> standing) {
@@ -238,6 +237,9 @@ class Histories {
         if (lookup.method(b.method()).pottedOnDay0()) {
             return true;
         }
-        return b.readyToMove() == 0 && (b.moved() == 0 || pottings.findByBatchIdInAndSettledIsNull(List.of(b.id())).isEmpty());
+        return b.readyToMove() == 0
+                && (b.moved() == 0
+                        || pottings.findByBatchIdInAndSettledIsNull(List.of(b.id()))
+                                .isEmpty());
     }
 }

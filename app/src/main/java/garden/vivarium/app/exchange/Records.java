@@ -197,6 +197,7 @@ public class Records {
             entities.flush();
             entities.clear();
         }
+        batches.recordsAreIn();
         return kept;
     }
 

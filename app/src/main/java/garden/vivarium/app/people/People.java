@@ -6,8 +6,10 @@ import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +26,7 @@ public class People {
     private final PasswordEncoder passwords;
     private final CurrentNursery current;
     private final Clock clock;
+    private final Map<UUID, Hemisphere> hemispheres = new ConcurrentHashMap<>();
 
     People(
             NurseryRepository nurseries,
@@ -73,13 +76,15 @@ public class People {
     public record NewNursery(
             String nursery, ZoneId zone, Hemisphere hemisphere, String signIn, String name, String password) {}
 
-    /** The hemisphere of the current nursery. */
+    /** The hemisphere of the current nursery, which never moves. */
     @Transactional(readOnly = true)
     public Hemisphere hemisphere() {
-        return nurseries
-                .findById(current.required())
-                .map(Nursery::hemisphere)
-                .orElseThrow(() -> new IllegalStateException("the nursery is gone"));
+        return hemispheres.computeIfAbsent(
+                current.required(),
+                id -> nurseries
+                        .findById(id)
+                        .map(Nursery::hemisphere)
+                        .orElseThrow(() -> new IllegalStateException("the nursery is gone")));
     }
 
     /** The nursery of the person who signs in so, if there is one. */

@@ -33,6 +33,11 @@ public final class PrivateDatabase {
         return "jdbc:mariadb://127.0.0.1:" + port + "/vivarium";
     }
 
+    /** A second database, in which nobody is yet. */
+    public String emptyUrl() {
+        return "jdbc:mariadb://127.0.0.1:" + port + "/vivarium_first";
+    }
+
     public String user() {
         return "vivarium";
     }
@@ -61,6 +66,8 @@ public final class PrivateDatabase {
                     create database if not exists vivarium character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
                     create or replace user 'vivarium'@'127.0.0.1' identified by '%s';
                     grant all on vivarium.* to 'vivarium'@'127.0.0.1';
+                    create database if not exists vivarium_first character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
+                    grant all on vivarium_first.* to 'vivarium'@'127.0.0.1';
                     """.formatted(password));
             int port = freePort();
             Process server = new ProcessBuilder(

@@ -1,0 +1,64 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.PrivateDatabase;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** The first page of an installation where nobody is yet, on a database of its own. */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "vivarium.today=" + OnDatabase.TODAY)
+class FirstStartTest {
+
+    @LocalServerPort
+    private int port;
+
+    @DynamicPropertySource
+    static void emptyDatabase(DynamicPropertyRegistry properties) {
+        PrivateDatabase db = PrivateDatabase.one();
+        properties.add("spring.datasource.url", db::emptyUrl);
+        properties.add("spring.datasource.username", db::user);
+        properties.add("spring.datasource.password", db::password);
+    }
+
+    @Test
+    void theFirstPersonMakesTheNurseryAndSignsOutAndIn() {
+        try (Browser browser = new Browser(port)) {
+            browser.open("/");
+            browser.untilPath("/first");
+            assertThat(browser.barriers()).isEmpty();
+            browser.type("nursery", "Gull Yard");
+            browser.type("name", "Tern");
+            browser.type("signIn", "tern of the yard");
+            browser.type("password", "short");
+            browser.press("main button.main");
+            assertThat(browser.text("#signIn-error")).contains("without blanks");
+            assertThat(browser.value("nursery")).isEqualTo("Gull Yard");
+
+            browser.type("signIn", "Tern");
+            browser.type("password", "short");
+            browser.press("main button.main");
+            assertThat(browser.text("#password-error")).contains("use 10 or more");
+
+            browser.type("password", "sand eels at dawn");
+            browser.press("main button.main");
+            browser.untilPath("/stock");
+            assertThat(browser.text(".nursery")).isEqualTo("Gull Yard");
+
+            browser.press(".head form button");
+            browser.untilPath("/sign-in");
+            browser.open("/stock");
+            browser.untilPath("/sign-in");
+            browser.open("/first");
+            browser.untilPath("/sign-in");
+            browser.signIn("tern", "sand eels at dawn");
+            assertThat(browser.text("h1")).isEqualTo("What can be cut");
+        }
+    }
+}
