@@ -196,6 +196,7 @@ class Bench {
 
   setState(state, cause) {
     this.say("", false);
+    this.severalDone();
     this.change(this.targets(), (entry, cell, i) => {
       const wrong = objection(this.bench, cell, this.look(i), state);
       if (wrong) {
@@ -209,6 +210,14 @@ class Bench {
       this.last = next;
       return next;
     });
+  }
+
+  /** What was chosen by fingers is read once. */
+  severalDone() {
+    if (this.several) {
+      this.several = false;
+      this.root.querySelector("[data-press=m]").setAttribute("aria-pressed", "false");
+    }
   }
 
   note(what) {
@@ -298,6 +307,7 @@ class Bench {
       case " ": this.repeat(); return true;
       case "=": this.restUnchanged(); return true;
       case "r": this.askSentinels(); return true;
+      case "m": this.chooseSeveral(); return true;
       case "u": this.undo(); return true;
       case "Delete": case "Backspace": this.change(this.targets(), () => null); return true;
       case "Enter": this.save(); return true;
@@ -410,13 +420,34 @@ class Bench {
     this.go(step[0]?.[0] ?? this.draft.at);
   }
 
+  /** For fingers: while this is on, each cell touched joins those chosen. */
+  chooseSeveral() {
+    this.several = !this.several;
+    this.root.querySelector("[data-press=m]").setAttribute("aria-pressed", String(this.several));
+    if (this.several) {
+      this.selected.add(this.draft.at);
+      this.say("Touch all that are alike, then say what they are.", false);
+    } else {
+      this.go(this.draft.at);
+    }
+  }
+
   /** A drag over cells chooses them; the next key then reads them all. */
   paintByDrag() {
     let from = null;
     const cellAt = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest(".cell");
+    // A finger's drag scrolls the tray; its touch is a click.
+    this.tray.addEventListener("click", (event) => {
+      const cell = event.target.closest(".cell");
+      if (cell && this.byFinger) {
+        this.finishDigits();
+        this.go(this.cells.indexOf(cell), this.several);
+      }
+    });
     this.tray.addEventListener("pointerdown", (event) => {
       const cell = cellAt(event);
-      if (cell) {
+      this.byFinger = event.pointerType === "touch";
+      if (cell && !this.byFinger) {
         event.preventDefault();
         this.finishDigits();
         from = this.cells.indexOf(cell);

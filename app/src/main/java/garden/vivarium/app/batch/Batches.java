@@ -35,6 +35,8 @@ public class Batches {
     /** The largest batch. */
     public static final int MOST_PIECES = 2000;
 
+    private static final String GIVEN_UP = "given up as stalled";
+
     private final BatchRepository batches;
     private final CheckRepository checks;
     private final ReadingRepository readings;
@@ -298,18 +300,35 @@ public class Batches {
     @Transactional
     public BatchView giveUp(String code, LocalDate day) {
         Batch batch = batch(code);
-        List<LookCommand.Seen> stalled = histories.replay(batch).pieces().stream()
-                .filter(p -> !p.state().isEnd() && !p.wasReady())
-                .map(PieceView::piece)
-                .map(p -> new LookCommand.Seen(
-                        p, LookKind.LIFTED, PieceState.LOST, LossCause.STALLED, null, null, null, null, null))
-                .toList();
-        if (stalled.isEmpty()) {
+        Counts counts = batch.view().counts();
+        if (counts.pending() == 0) {
             return batch.view();
         }
-        return look(
-                code,
-                LookCommand.ofPieces(UUID.randomUUID(), day, LookKind.LIFTED, stalled, "given up as stalled", null));
+        List<PieceView> pieces = histories.replay(batch).pieces();
+        // Where counts were given to anonymous pieces, nobody knows which ones still stand: then the rest goes by
+        // count.
+        boolean known = batch.view().isTray() && pieces.stream().noneMatch(PieceView::byCount);
+        LookCommand given = known ? stalledPieces(pieces, day) : stalledCount(counts, day);
+        return look(code, given);
+    }
+
+    private static LookCommand stalledPieces(List<PieceView> pieces, LocalDate day) {
+        List<LookCommand.Seen> stalled = pieces.stream()
+                .filter(p -> !p.state().isEnd() && !p.wasReady())
+                .map(p -> new LookCommand.Seen(
+                        p.piece(), LookKind.LIFTED, PieceState.LOST, LossCause.STALLED, null, null, null, null, null))
+                .toList();
+        return LookCommand.ofPieces(UUID.randomUUID(), day, LookKind.LIFTED, stalled, GIVEN_UP, null);
+    }
+
+    private static LookCommand stalledCount(Counts counts, LocalDate day) {
+        return LookCommand.ofCounts(
+                UUID.randomUUID(),
+                day,
+                LookKind.LIFTED,
+                new LookCommand.Counted(null, counts.ready(), counts.lost() + counts.pending(), counts.sent(), null),
+                GIVEN_UP,
+                null);
     }
 
     /** A look that found nothing changed: the counts as they were. */

@@ -41,6 +41,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CheckController {
 
     private static final int USUAL_READY_MM = 20;
+    private static final int LOOSE_COLUMNS = 6;
 
     private final Batches batches;
     private final BatchReads reads;
@@ -195,7 +196,7 @@ class CheckController {
     private Bench bench(BatchSheet sheet) {
         BatchView b = sheet.batch();
         Method m = sheet.method();
-        int columns = b.isTray() ? b.columns() : Math.min(12, b.stuck());
+        int columns = b.isTray() ? b.columns() : Math.min(LOOSE_COLUMNS, b.stuck());
         return new Bench(
                 b.code(),
                 b.plant(),

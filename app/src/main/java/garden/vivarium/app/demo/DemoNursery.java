@@ -121,8 +121,8 @@ public class DemoNursery {
             }
             for (int age : w.running()) {
                 // One batch of the fuchsia lags, so that "behind its usual" has something to show.
-                boolean lags = w.protocol().equals("tip-in-plugs") && age == 26;
-                planned.add(new Planned(w, age, lags ? 0.35 : w.rate(), lags ? 1.7 : w.speed()));
+                boolean lags = w.protocol().equals("tip-in-plugs") && age == 37;
+                planned.add(new Planned(w, age, lags ? 0.2 : w.rate(), lags ? 2.0 : w.speed()));
             }
         }
         // In order of time, since what was expected of a batch follows from those before it.

@@ -86,7 +86,8 @@ final class DemoStock {
                     0.86,
                     0.95,
                     null),
-            new Ways("Fuchsia ‘Skerry Lantern’", "tip-in-water", GLASS, 5, new int[] {9}, 12, false, 0.7, 1.0, null),
+            new Ways(
+                    "Fuchsia ‘Skerry Lantern’", "tip-in-water", GLASS, 5, new int[] {9, 33}, 12, false, 0.7, 1.0, null),
             new Ways("Pelargonium ‘Kelpbank’", "tip-in-perlite", LIT, 4, new int[] {18}, 18, false, 0.82, 1.0, null),
             new Ways("Sage ‘Lighter Grey’", "heel-in-grit", TUNNEL, 3, new int[] {}, 20, false, 0.62, 1.1, null),
             new Ways("Rosemary ‘Bollard’", "heel-in-grit", TUNNEL, 3, new int[] {58}, 24, false, 0.7, 1.0, null),

@@ -246,6 +246,15 @@ class BatchesTest {
     }
 
     @Test
+    void whatIsGivenUpOfATrayReadByPieceKeepsItsCause() {
+        BatchView tray = in(() -> Growing.tray(batches, guide, parent, 1, 3, TODAY.minusDays(90)));
+        look(tray, Growing.pieces(TODAY.minusDays(9), PieceState.READY, PieceState.NONE, PieceState.LOST));
+
+        assertThat(in(() -> batches.giveUp(tray.code(), TODAY)).counts().lost()).isEqualTo(2);
+        assertThat(in(() -> reads.sheet(tray.code()).pieces().get(1).words())).isEqualTo("piece 2: lost, stalled");
+    }
+
+    @Test
     void impossibleBatchesAreRefusedWithTheField() {
         assertProblem("taken", Growing.newBatch(guide, "tip-in-water", parent, 0, TODAY, TODAY));
         assertProblem("taken", Growing.newBatch(guide, "tip-in-water", parent, 2001, TODAY, TODAY));
