@@ -80,7 +80,7 @@ final class DemoStock {
                     "tip-in-plugs",
                     GLASS,
                     9,
-                    new int[] {12, 26},
+                    new int[] {12, 37},
                     24,
                     true,
                     0.86,
