@@ -124,6 +124,11 @@ final class Csv {
             this.values = values;
         }
 
+        /** The value as it stands, empty if there is none. */
+        String raw(String column) {
+            return values.getOrDefault(column, "");
+        }
+
         long number() {
             return number;
         }

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -76,15 +77,19 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
     static HistoryFile read(String text, Guide guide, LocalDate today) {
         Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
         Map<String, OldBatch> batches = new LinkedHashMap<>();
+        Set<String> faulty = new HashSet<>();
         for (Csv.Line line : csv.lines()) {
+            int before = csv.faults().size();
             readLine(line, guide, today, csv, batches);
+            if (csv.faults().size() > before) {
+                faulty.add(line.raw("batch"));
+            }
         }
         if (csv.faults().isEmpty() && batches.isEmpty()) {
             csv.fault(1, "—", "The file has no line after its header.", "Give a line for each look at a batch.");
         }
-        if (csv.faults().isEmpty()) {
-            batches.values().forEach(b -> checkLooks(b, guide, csv));
-        }
+        // What follows from a bad line would only be noise; other batches are checked all the same.
+        batches.values().stream().filter(b -> !faulty.contains(b.name())).forEach(b -> checkLooks(b, guide, csv));
         return new HistoryFile(new ArrayList<>(batches.values()), csv.faults());
     }
 
@@ -219,7 +224,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
                         "looked_on",
                         "Batch %s has two lines for %s.".formatted(batch.name(), look.day()),
                         "Keep one of them.");
-                return;
+                continue;
             }
             before = look.day();
             looks.add(new Look.ByCount(
@@ -240,7 +245,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
                         parts.length > 1
                                 ? Character.toUpperCase(parts[1].charAt(0)) + parts[1].substring(1)
                                 : "Correct it.");
-                return;
+                looks.remove(looks.size() - 1);
             }
         }
     }

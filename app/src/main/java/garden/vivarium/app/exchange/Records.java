@@ -178,7 +178,9 @@ public class Records {
                 continue;
             }
             boolean over = b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS));
-            List<LookCommand> commands = looks.stream().map(l -> command(b, l)).toList();
+            List<LookCommand> commands = looks.stream()
+                    .map(l -> command(b, l, known.containsKey(b.name())))
+                    .toList();
             if (same == null) {
                 Optional<StockPlantView> from = b.stock() == null ? Optional.empty() : stock.named(b.stock());
                 if (oldPlace == null) {
@@ -245,11 +247,13 @@ public class Records {
                 .orElse(guide.groups().get(0).key());
     }
 
-    private static LookCommand command(OldBatch b, OldLook l) {
+    private LookCommand command(OldBatch b, OldLook l, boolean batchIsHeld) {
         // The same line gives the same id, so that even two readings at once keep it once.
         UUID id = UUID.nameUUIDFromBytes(
                 ("history|%s|%s|%s".formatted(b.name(), l.day(), l)).getBytes(StandardCharsets.UTF_8));
-        return LookCommand.ofCounts(id, l.day(), l.kind(), counted(l, true), l.note(), null);
+        // A look that was taken back keeps its id; read in again, it is a new look.
+        UUID free = batchIsHeld && batches.isHeld(id) ? UUID.randomUUID() : id;
+        return LookCommand.ofCounts(free, l.day(), l.kind(), counted(l, true), l.note(), null);
     }
 
     private static LookCommand.Counted counted(OldLook l, boolean withYoungPlants) {

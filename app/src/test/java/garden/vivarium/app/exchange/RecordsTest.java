@@ -150,6 +150,26 @@ class RecordsTest {
     }
 
     @Test
+    void faultsOfEveryKindAreListedTogether() {
+        String mixed = GOOD.replace(",17,17,3,", ",17,8,3,").replace(",,22,8,", ",,25,8,")
+                + "A3,Sage ‘Lighter Grey’,soft,tip cutting,mud,,2025-05-01,20,2025-05-08,6,0,0,\n";
+
+        assertThat(preview("history", mixed).faults()).extracting(BadLine::line).containsExactly(4L, 6L, 7L);
+    }
+
+    @Test
+    void aLookTakenBackMayBeReadInAgain() {
+        keep("history", GOOD);
+        BatchView a1 = in(() -> batches.ofOldCode("A1").orElseThrow());
+        UUID last = in(() -> batches.looksOf(a1.code())).get(2).clientId();
+        in(() -> batches.takeBack(a1.code(), last));
+        assertThat(in(() -> batches.find(a1.code())).counts().ready()).isEqualTo(9);
+
+        assertThat(keep("history", GOOD)).isEqualTo(1);
+        assertThat(in(() -> batches.find(a1.code())).counts().ready()).isEqualTo(17);
+    }
+
+    @Test
     void headersAreCheckedByName() {
         assertThat(preview("history", "batch,plant,colour\nA,B,red\n").faults())
                 .anySatisfy(f -> {

@@ -182,6 +182,16 @@ class SecurityTest {
     }
 
     @Test
+    void moreJsonThanAnyCheckIsRefusedUnread() throws Exception {
+        pages.perform(post("/batches/26w01-A/checks")
+                        .with(user(grower))
+                        .with(csrf())
+                        .contentType("application/json")
+                        .content(" ".repeat(1_000_001)))
+                .andExpect(status().isPayloadTooLarge());
+    }
+
+    @Test
     void aCheckThatCannotBeReadIsAnsweredInWords() throws Exception {
         for (String body : new String[] {"{", "{\"pieces\":[]}", "{\"clientId\":\"x\"}", "[]"}) {
             pages.perform(post("/batches/26w01-A/checks")
