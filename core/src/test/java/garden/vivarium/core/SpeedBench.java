@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** Speeds of the core, printed; run by {@code ./vivarium bench}. Nothing is asserted: a machine may be slow. */
@@ -91,7 +92,7 @@ class SpeedBench {
             }
             batches.add(new WayBatch(way, 25, 0, 400, Tallies.of(ready), Tallies.of(ready)));
         }
-        java.util.function.Function<Way, GuideFigures> figures = w -> guide.nearest(w.method(), w.medium(), w.group())
+        Function<Way, GuideFigures> figures = w -> guide.nearest(w.method(), w.medium(), w.group())
                 .map(p -> new GuideFigures(
                         p.rate(),
                         p.firstSign().map(Protocol.Test::days),

@@ -173,11 +173,7 @@ public class BatchReads {
         if (last.isAfter(end)) {
             end = last.plusDays(2);
         }
-        List<LocalDate> looks = ready.counts().keySet().stream()
-                .flatMap(i -> java.util.stream.Stream.of(
-                        i.after(), i.by() == garden.vivarium.core.looks.Interval.NEVER ? 0 : i.by()))
-                .filter(d -> d > 0)
-                .distinct()
+        List<LocalDate> looks = ready.daysKnown().stream()
                 .map(d -> expected.stuck().plusDays(d))
                 .toList();
         return Ribbon.of(

@@ -24,6 +24,7 @@ import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -221,9 +222,8 @@ class Histories {
                 .filter(e -> e.getKey().outcome() == Outcome.REACHED)
                 .sorted(Comparator.comparingInt(
                         (Map.Entry<Interval, Long> e) -> e.getKey().by()))
-                .flatMap(e -> java.util.Collections.nCopies(
-                        e.getValue().intValue(), e.getKey().by())
-                        .stream())
+                .flatMap(e ->
+                        Collections.nCopies(e.getValue().intValue(), e.getKey().by()).stream())
                 .skip(gone)
                 .findFirst()
                 .map(day -> batch.stuckOn().plusDays(day))

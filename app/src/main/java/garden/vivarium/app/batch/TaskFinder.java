@@ -17,7 +17,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** What a batch needs, and when: it puts the core's rules of watching to one batch. */
@@ -31,6 +34,7 @@ class TaskFinder {
     private final GuideLookup lookup;
     private final Says says;
     private final Today today;
+    private final Map<UUID, Judgement> judged = new ConcurrentHashMap<>();
 
     TaskFinder(Guide guide, GuideLookup lookup, Says says, Today today) {
         this.guide = guide;
@@ -72,39 +76,39 @@ class TaskFinder {
         return tasks;
     }
 
-    /** Whether the batch is behind its usual, judged at the last two looks that could know; empty before the first. */
+    /**
+     * Whether the batch is behind its usual, judged at the last two looks that could know; empty before the first. It is
+     * dear to reckon and follows from the looks alone, so it is kept until the batch changes.
+     */
     Optional<Behind> behind(Known k) {
-        List<Integer> days = k.ready().counts().keySet().stream()
-                .flatMap(i -> java.util.stream.Stream.of(
-                        i.after(), i.by() == garden.vivarium.core.looks.Interval.NEVER ? 0 : i.by()))
-                .filter(d -> d > 0)
-                .distinct()
-                .sorted()
-                .toList();
+        return judged.compute(
+                        k.batch().id(),
+                        (id, held) ->
+                                held != null && held.changes() == k.batch().changes()
+                                        ? held
+                                        : new Judgement(k.batch().changes(), judge(k)))
+                .behind();
+    }
+
+    private record Judgement(int changes, Optional<Behind> behind) {}
+
+    private Optional<Behind> judge(Known k) {
+        List<Integer> days = k.ready().daysKnown();
         if (days.isEmpty()) {
             return Optional.empty();
         }
-        List<Behind.Judged> judged = days.subList(Math.max(0, days.size() - 2), days.size()).stream()
+        List<Behind.Judged> looks = days.subList(Math.max(0, days.size() - 2), days.size()).stream()
                 .map(day -> judge(k, day))
                 .flatMap(Optional::stream)
                 .toList();
-        return judged.isEmpty() ? Optional.empty() : Optional.of(new Behind(judged));
+        return looks.isEmpty() ? Optional.empty() : Optional.of(new Behind(looks));
     }
 
     private Optional<Behind.Judged> judge(Known k, int day) {
-        int ready = 0;
-        int known = 0;
-        for (var e : k.ready().counts().entrySet()) {
-            boolean reached = e.getKey().outcome() == garden.vivarium.core.looks.Outcome.REACHED
-                    && e.getKey().by() <= day;
-            boolean lost = e.getKey().outcome() == garden.vivarium.core.looks.Outcome.LOST
-                    && e.getKey().by() <= day;
-            ready += reached ? e.getValue().intValue() : 0;
-            known += reached || lost || e.getKey().after() >= day ? e.getValue().intValue() : 0;
-        }
-        return known == 0
+        Tallies.KnownBy by = k.ready().knownBy(day);
+        return by.known() == 0
                 ? Optional.empty()
-                : Optional.of(Behind.judge(k.strike().nextBatch(), k.readyTime(), day, ready, known));
+                : Optional.of(Behind.judge(k.strike().nextBatch(), k.readyTime(), day, by.reached(), by.known()));
     }
 
     private Task stick(Known k) {

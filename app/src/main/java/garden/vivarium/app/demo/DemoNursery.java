@@ -18,6 +18,7 @@ import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.simulate.SimulatedBatch;
 import garden.vivarium.core.simulate.Truth;
+import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
@@ -312,7 +313,7 @@ public class DemoNursery {
         return guide.protocol(w.protocol()).orElseThrow();
     }
 
-    private static garden.vivarium.core.timing.Climate climate(String place) {
+    private static Climate climate(String place) {
         return DemoStock.PLACES.stream()
                 .filter(p -> p.name().equals(place))
                 .map(DemoStock.Spot::climate)

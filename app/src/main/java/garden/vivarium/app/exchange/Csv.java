@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -106,7 +107,7 @@ final class Csv {
                         "Put values with commas in quotation marks, and leave empty what is not known.");
                 continue;
             }
-            Map<String, String> values = new java.util.HashMap<>();
+            Map<String, String> values = new HashMap<>();
             for (int i = 0; i < header.size(); i++) {
                 values.put(header.get(i), record.get(i));
             }

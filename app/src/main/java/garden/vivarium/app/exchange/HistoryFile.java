@@ -10,9 +10,11 @@ import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -251,6 +253,6 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
     }
 
     private static Set<String> ordered(String... names) {
-        return java.util.Collections.unmodifiableSet(new java.util.LinkedHashSet<>(List.of(names)));
+        return Collections.unmodifiableSet(new LinkedHashSet<>(List.of(names)));
     }
 }

@@ -7,7 +7,9 @@ import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -20,9 +22,8 @@ import java.util.Set;
  */
 record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
 
-    private static final Set<String> REQUIRED =
-            new java.util.LinkedHashSet<>(List.of("batch", "piece", "looked_on", "state"));
-    private static final Set<String> OPTIONAL = new java.util.LinkedHashSet<>(List.of(
+    private static final Set<String> REQUIRED = new LinkedHashSet<>(List.of("batch", "piece", "looked_on", "state"));
+    private static final Set<String> OPTIONAL = new LinkedHashSet<>(List.of(
             "kind", "length_mm", "nodes", "look", "cause", "root_mm", "side_roots", "top_growth", "firmness", "note"));
 
     /** A look at some pieces of a batch. */
@@ -104,7 +105,7 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
     }
 
     private static boolean yesOrNo(String word) {
-        return switch (word.toLowerCase(java.util.Locale.ROOT)) {
+        return switch (word.toLowerCase(Locale.ROOT)) {
             case "yes" -> true;
             case "no" -> false;
             default -> throw new IllegalArgumentException("“%s” is neither; write yes or no".formatted(word));

@@ -23,6 +23,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -282,8 +283,8 @@ public class Records {
         List<Preview.Line> held = new ArrayList<>();
         if (faults.isEmpty()) {
             file.looks().stream()
-                    .collect(Collectors.groupingBy(
-                            PiecesFile.PieceLook::batch, java.util.LinkedHashMap::new, Collectors.toList()))
+                    .collect(
+                            Collectors.groupingBy(PiecesFile.PieceLook::batch, LinkedHashMap::new, Collectors.toList()))
                     .forEach((name, looks) -> {
                         Optional<BatchView> batch = batchNamed(name);
                         if (batch.isEmpty() || !batch.get().isStuck()) {

@@ -19,6 +19,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BeanPropertyBindingResult;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -48,9 +49,7 @@ class PlanController {
     String plan(@Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model) {
         boolean asked = form.wanted() != null || form.due() != null;
         if (!asked) {
-            model.addAttribute(
-                    BindingResult.MODEL_KEY_PREFIX + "form",
-                    new org.springframework.validation.BeanPropertyBindingResult(form, "form"));
+            model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
         }
         return answer(form, wrong, asked, model);
     }

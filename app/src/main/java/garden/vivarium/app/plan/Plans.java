@@ -20,6 +20,7 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -98,7 +99,7 @@ public class Plans {
      */
     List<String> warnings(StockPlantView plant, WayRow row) {
         WayPlan plan = row.plan();
-        List<String> warnings = new java.util.ArrayList<>();
+        List<String> warnings = new ArrayList<>();
         if (plan.isTooLate()) {
             warnings.add(
                     "Too late this way: no number of pieces gives that chance by the day due. A later day, fewer plants or a quicker way would do.");

@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -32,9 +33,7 @@ class SecurityRules {
                         .usernameParameter("signIn")
                         .defaultSuccessUrl("/round", false)
                         .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
-                                + (failure instanceof org.springframework.security.authentication.LockedException
-                                        ? "/sign-in?wait"
-                                        : "/sign-in?wrong"))))
+                                + (failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong"))))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))

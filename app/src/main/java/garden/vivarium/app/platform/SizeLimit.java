@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -25,7 +26,7 @@ class SizeLimit extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain next)
             throws ServletException, IOException {
         String kind = request.getContentType();
-        boolean json = kind != null && kind.toLowerCase(java.util.Locale.ROOT).contains("json");
+        boolean json = kind != null && kind.toLowerCase(Locale.ROOT).contains("json");
         if (json && request.getContentLengthLong() < 0) {
             response.setStatus(HttpStatus.LENGTH_REQUIRED.value());
         } else if (json && request.getContentLengthLong() > MOST_BYTES) {

@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.looks.Counts;
 import java.time.LocalDate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -184,7 +185,7 @@ class BenchModeTest {
         assertThat(browser.width()).isEqualTo(390);
     }
 
-    private garden.vivarium.core.looks.Counts held() {
+    private Counts held() {
         return current.workingFor(nursery.id(), () -> batches.find(tray.code()).counts());
     }
 }

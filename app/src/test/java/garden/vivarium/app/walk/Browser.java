@@ -3,6 +3,8 @@ package garden.vivarium.app.walk;
 import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -190,8 +192,8 @@ public final class Browser implements AutoCloseable {
     public void picture(Path file) {
         try {
             Files.write(file, driver.getScreenshotAs(OutputType.BYTES));
-        } catch (java.io.IOException e) {
-            throw new java.io.UncheckedIOException(e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

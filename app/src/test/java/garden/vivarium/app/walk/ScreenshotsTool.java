@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.OnDatabase;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -48,7 +49,7 @@ class ScreenshotsTool {
             take(browser, folder, "batch-sheet", "/batches/" + code);
             browser.open("/batches/" + code + "/check");
             browser.until(d -> browser.count(".cell") > 0);
-            browser.keys(org.openqa.selenium.Keys.ARROW_RIGHT, "2", org.openqa.selenium.Keys.ARROW_RIGHT, "x", "r");
+            browser.keys(Keys.ARROW_RIGHT, "2", Keys.ARROW_RIGHT, "x", "r");
             snap(browser, folder, "bench-mode");
             browser.size(390, 844, true);
             browser.open("/batches/" + code + "/check");

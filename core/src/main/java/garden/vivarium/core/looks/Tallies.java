@@ -2,9 +2,11 @@ package garden.vivarium.core.looks;
 
 import java.util.Collection;
 import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * The intervals of many pieces for one milestone, grouped and counted. The order in which records came does not matter.
@@ -84,6 +86,37 @@ public final class Tallies {
                 .mapToInt(i -> i.outcome() == Outcome.PENDING ? i.after() : i.by())
                 .max()
                 .orElse(0);
+    }
+
+    /** The days on which anything was known: all finite ends above 0, in order. */
+    public List<Integer> daysKnown() {
+        return counts.keySet().stream()
+                .flatMap(i -> Stream.of(i.after(), i.outcome() == Outcome.PENDING ? 0 : i.by()))
+                .filter(d -> d > 0)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /**
+     * What was known by a day.
+     *
+     * @param reached pieces known to have reached the milestone by then
+     * @param known pieces of which it was known whether they had: reached, lost, or found without it on that day or later
+     */
+    public record KnownBy(int reached, int known) {}
+
+    /** What was known by the day, which is one of {@link #daysKnown}. */
+    public KnownBy knownBy(int day) {
+        int reached = 0;
+        int known = 0;
+        for (Map.Entry<Interval, Long> e : counts.entrySet()) {
+            boolean by = e.getKey().by() <= day;
+            reached +=
+                    by && e.getKey().outcome() == Outcome.REACHED ? e.getValue().intValue() : 0;
+            known += by || e.getKey().after() >= day ? e.getValue().intValue() : 0;
+        }
+        return new KnownBy(reached, known);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.timing.Window;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -49,7 +50,7 @@ public record Expected(
         return settled.orElse(ready).to();
     }
 
-    private static Band band(LocalDate stuck, garden.vivarium.core.timing.Window days) {
+    private static Band band(LocalDate stuck, Window days) {
         return new Band(
                 stuck.plusDays(Math.round(days.d10())),
                 stuck.plusDays(Math.max(Math.round(days.d10()) + 1, Math.round(days.d90()))));

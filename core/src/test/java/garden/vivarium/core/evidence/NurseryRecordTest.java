@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.Window;
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -94,7 +96,7 @@ class NurseryRecordTest {
         List<WayBatch> batches = new ArrayList<>();
         IntStream.range(0, 30).forEach(i -> batches.add(finished(i % 2 == 0 ? WAY : SAME_GROUP, 6 + i % 7, 14)));
         NurseryRecord before = NurseryRecord.of(batches, w -> GUIDE);
-        Collections.shuffle(batches, new java.util.Random(3));
+        Collections.shuffle(batches, new Random(3));
         NurseryRecord after = NurseryRecord.of(batches, w -> GUIDE);
 
         assertThat(after.spread().rho()).isCloseTo(before.spread().rho(), within(1e-7));
@@ -123,7 +125,7 @@ class NurseryRecordTest {
         CurveBand band = CurveBand.of(eight).orElseThrow();
         RootingCurve curve = RootingCurve.fit(Tallies.pooled(eight));
         int last = band.low().size() - 1;
-        assertThat(curve.share(garden.vivarium.core.looks.Outcome.REACHED))
+        assertThat(curve.share(Outcome.REACHED))
                 .isBetween(band.low().get(last), band.high().get(last));
         assertThat(band.low().get(last)).isLessThan(band.high().get(last));
     }

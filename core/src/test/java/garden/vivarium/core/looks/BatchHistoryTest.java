@@ -175,6 +175,17 @@ class BatchHistoryTest {
     }
 
     @Test
+    void talliesTellWhatWasKnownByADay() {
+        Tallies ready = replay(4, look(7, none(1), none(2)), look(14, ready(1), none(3)), look(21, lost(2)))
+                .tallies(Milestone.READY);
+
+        assertThat(ready.daysKnown()).containsExactly(7, 14, 21);
+        assertThat(ready.knownBy(7)).isEqualTo(new Tallies.KnownBy(0, 3));
+        assertThat(ready.knownBy(14)).isEqualTo(new Tallies.KnownBy(1, 2));
+        assertThat(ready.knownBy(21)).isEqualTo(new Tallies.KnownBy(1, 2));
+    }
+
+    @Test
     void countsThatNoPieceCanHaveAreRefused() {
         assertRefused("ready", "only 1 pieces are left", 2, count(14, 2, 2, 0), look(21, none(1)));
     }

@@ -11,6 +11,7 @@ import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
 import java.util.Random;
+import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -86,7 +87,7 @@ class TakeCountTest {
         int runs = 20_000;
         int met = 0;
         Random random = new Random(7);
-        org.hipparchus.random.RandomDataGenerator draws = new org.hipparchus.random.RandomDataGenerator(11);
+        RandomDataGenerator draws = new RandomDataGenerator(11);
         for (int run = 0; run < runs; run++) {
             double p = draws.nextBeta(RATE.a(), RATE.b());
             double there = p * TIME.by(21, TIME.tau() * random.nextGaussian());
