@@ -2,6 +2,7 @@ package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Unreadable;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Firmness;
@@ -143,6 +144,7 @@ class CheckController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
+        Unreadable.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
                 batches.look(code, form.command());

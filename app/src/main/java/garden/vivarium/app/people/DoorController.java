@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Unreadable;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import java.time.DateTimeException;
@@ -55,6 +56,7 @@ class DoorController {
         if (!people.isNobodyHere()) {
             return "redirect:/sign-in";
         }
+        Unreadable.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
                 people.open(new People.NewNursery(

@@ -3,6 +3,7 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Unreadable;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -47,6 +48,7 @@ class PlanController {
 
     @GetMapping
     String plan(@Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model) {
+        Unreadable.refuse(form, wrong);
         boolean asked = form.wanted() != null || form.due() != null;
         if (!asked) {
             model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
@@ -57,6 +59,7 @@ class PlanController {
     @PostMapping
     String commit(
             @Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model, RedirectAttributes next) {
+        Unreadable.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
                 PlanView plan = plans.commit(form);
@@ -90,6 +93,7 @@ class PlanController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
+        Unreadable.refuse(form, wrong);
         PlanView plan = plans.find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
         if (!form.later() && form.stuckOn() == null) {
@@ -129,6 +133,9 @@ class PlanController {
                 "protocols", guide.protocols().stream().collect(Collectors.toMap(Protocol::key, Function.identity())));
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
+        if (asked && form.stock() != null && plant.isEmpty()) {
+            wrong.rejectValue("stock", "problem", "That stock plant is not here; choose one from the list.");
+        }
         boolean typedWell =
                 List.of("stock", "wanted", "perPot", "due", "sure").stream().noneMatch(wrong::hasFieldErrors);
         if (asked && plant.isPresent() && typedWell) {

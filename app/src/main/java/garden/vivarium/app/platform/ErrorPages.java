@@ -2,52 +2,79 @@ package garden.vivarium.app.platform;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.boot.web.servlet.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
-import org.springframework.web.servlet.ModelAndView;
 
 /** Errors as pages that say what happened and what would do. */
 @Controller
 @ControllerAdvice
 class ErrorPages implements ErrorController {
 
+    private static final String SAID = ErrorPages.class.getName();
+
     @RequestMapping(value = "/error", produces = MediaType.TEXT_HTML_VALUE)
     String error(HttpServletRequest request, Model model) {
         Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         int status = code instanceof Integer i ? i : HttpStatus.NOT_FOUND.value();
         say(model, status);
+        if (request.getAttribute(SAID) instanceof String text) {
+            model.addAttribute("text", text);
+        }
         return "platform/error";
     }
 
     @ExceptionHandler(MaxUploadSizeExceededException.class)
-    ModelAndView tooLarge() {
-        ModelAndView page = new ModelAndView("platform/error", HttpStatus.PAYLOAD_TOO_LARGE);
-        page.addObject("title", "That file is too large");
-        page.addObject(
-                "text",
+    void tooLarge(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        answer(
+                request,
+                response,
+                HttpStatus.PAYLOAD_TOO_LARGE,
                 "A file of records may have 8 MB, some 100,000 lines. Split it by year and read the parts in turn.");
-        page.addObject("here", "shed");
-        return page;
     }
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
-    ModelAndView unreadable(MethodArgumentTypeMismatchException e) {
-        ModelAndView page = new ModelAndView("platform/error", HttpStatus.BAD_REQUEST);
-        page.addObject("title", "That cannot be read");
-        page.addObject(
-                "text",
-                "“%s” was not understood. Go back, give it as the page shows it, and send again."
-                        .formatted(e.getName()));
-        page.addObject("here", "");
-        return page;
+    void unreadable(MethodArgumentTypeMismatchException e, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        unreadable(e.getName(), request, response);
+    }
+
+    @ExceptionHandler(MissingServletRequestParameterException.class)
+    void missing(MissingServletRequestParameterException e, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        unreadable(e.getParameterName(), request, response);
+    }
+
+    @ExceptionHandler(Unreadable.class)
+    void unreadable(Unreadable e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        unreadable(e.getMessage(), request, response);
+    }
+
+    private static void unreadable(String fields, HttpServletRequest request, HttpServletResponse response)
+            throws IOException {
+        answer(
+                request,
+                response,
+                HttpStatus.BAD_REQUEST,
+                "“%s” was not understood: whole numbers are digits only, days are as 2026-11-24. Go back, correct it and send again."
+                        .formatted(fields));
+    }
+
+    /** Through the container, so that the page has what every page has. */
+    private static void answer(HttpServletRequest request, HttpServletResponse response, HttpStatus status, String text)
+            throws IOException {
+        request.setAttribute(SAID, text);
+        response.sendError(status.value());
     }
 
     private static void say(Model model, int status) {
@@ -63,6 +90,10 @@ class ErrorPages implements ErrorController {
                 model.addAttribute(
                         "text",
                         "It was open while your session ended, so what it sent was not taken. Go back, load it anew and send again.");
+            }
+            case 413 -> {
+                model.addAttribute("title", "That is too large");
+                model.addAttribute("text", "It is larger than anything this page takes. Send less at a time.");
             }
             case 400, 405, 415 -> {
                 model.addAttribute("title", "That cannot be read");

@@ -2,6 +2,7 @@ package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Unreadable;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
@@ -74,6 +75,7 @@ class StockController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
+        Unreadable.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
                 StockPlantView added = stock.add(form);
@@ -103,6 +105,7 @@ class StockController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
+        Unreadable.refuse(form, wrong);
         if (wrong.hasErrors()) {
             model.addAttribute("plant", stock.find(id).orElseThrow(() -> new Missing("no such stock plant")));
             return "stock/form";

@@ -1,0 +1,143 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What cannot be is answered in words that name the remedy, never with a broken page. */
+@OnDatabase
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class BadInputTest {
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private CurrentNursery current;
+
+    private Browser browser;
+    private Nurseries.Made nursery;
+    private StockPlantView plant;
+
+    @BeforeAll
+    void signIn() {
+        nursery = Nurseries.make(people);
+        plant = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
+        browser = new Browser(port);
+        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
+    }
+
+    @AfterAll
+    void leave() {
+        browser.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            wanted=0&due=2026-09-01&sure=90         | Give 1 or more young plants
+            wanted=1000000&due=2026-09-01&sure=90   | Give at most 5,000 young plants
+            wanted=24&due=2026-09-01&sure=100       | Nothing that grows is 100% sure
+            wanted=24&due=2020-01-01&sure=90        | is not after the start; give a later day
+            wanted=24&due=2099-01-01&sure=90        | more than 5 years ahead
+            wanted=24&due=2026-09-01&sure=90&start=2026-01-01 | has passed; start today or later
+            wanted=900&perPot=9&due=2026-09-01&sure=90 | one plan holds 5,000
+            due=2026-09-01&sure=90                  | Say how many young plants are wanted
+            """)
+    void anAimThatCannotBeIsAnsweredInWords(String aim, String words) {
+        browser.open("/plan?stock=" + plant.id() + "&" + aim);
+
+        assertThat(browser.texts(".error")).anySatisfy(e -> assertThat(e).contains(words));
+        assertThat(browser.count("section[aria-labelledby=answer]")).isZero();
+    }
+
+    @Test
+    void anUnknownStockPlantIsSaid() {
+        browser.open("/plan?stock=00000000-0000-0000-0000-000000000001&wanted=24&due=2026-09-01&sure=90");
+        assertThat(browser.text(".error")).contains("choose one from the list");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/plan?wanted=many&due=soon&sure=90, wanted",
+        "/plan?stock=that-one&wanted=24&due=2026-09-01, stock",
+        "/stock/that-one, id",
+    })
+    void whatNoPageSendsIsAnsweredWithAPageThatNamesTheField(String address, String field) {
+        browser.open(address);
+        assertThat(browser.text("h1")).isEqualTo("That cannot be read");
+        assertThat(browser.text("main")).contains(field).contains("digits only");
+    }
+
+    @Test
+    void aProtectedVarietyIsNotPlannedWithoutItsLicence() {
+        StockPlantView guarded = current.workingFor(
+                nursery.id(),
+                () -> stock.add(new StockPlantForm(
+                        "Fuchsia ‘Harbour Licence’",
+                        "soft",
+                        Protection.PROTECTED,
+                        null,
+                        "Bench",
+                        Climate.HEATED,
+                        90,
+                        StockState.GROWING,
+                        null,
+                        null)));
+        browser.open("/plan?stock=" + guarded.id() + "&wanted=12&due=2026-09-01&sure=80");
+        assertThat(browser.text("main")).contains("no plan for sale without a licence");
+        browser.press("button[data-key=c]");
+        browser.untilText(".error", "is not planned for sale");
+        browser.type("reason", "for study");
+        browser.press("button[data-key=c]");
+        browser.untilPath("/plan/");
+    }
+
+    @Test
+    void aPlantInQuarantineIsCutOnlyWithAWord() {
+        StockPlantView shut = current.workingFor(
+                nursery.id(),
+                () -> stock.add(new StockPlantForm(
+                        "Fuchsia ‘Quay Guest’",
+                        "soft",
+                        Protection.FREE,
+                        null,
+                        "Bench",
+                        Climate.HEATED,
+                        90,
+                        StockState.IN_FLOWER,
+                        LocalDate.parse(OnDatabase.TODAY).plusDays(20),
+                        null)));
+        browser.open("/plan?stock=" + shut.id() + "&wanted=12&due=2026-09-01&sure=80");
+        assertThat(browser.texts(".warning"))
+                .anySatisfy(w -> assertThat(w).contains("In quarantine until Sun 5 Jul"))
+                .anySatisfy(w -> assertThat(w).contains("in flower"));
+        browser.press("button[data-key=c]");
+        browser.untilText(".error", "Say in a word why");
+        assertThat(browser.value("wanted")).isEqualTo("12");
+    }
+}
