@@ -59,6 +59,13 @@ public final class Browser implements AutoCloseable {
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", phone));
     }
 
+    /** Follows a system that is set to dark, or to light. */
+    public void dark(boolean on) {
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", on ? "dark" : "light"))));
+    }
+
     public void open(String path) {
         driver.get(home + path);
     }

@@ -66,6 +66,15 @@ class EveryViewTest {
         browser.size(1280, 800, false);
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"/round", "PLAN", "SHEET", "BENCH", "/technique"})
+    void hasNoBarrierInTheDark(String view) {
+        browser.dark(true);
+        open(view);
+        assertThat(browser.barriers()).isEmpty();
+        browser.dark(false);
+    }
+
     @Test
     void theRoundHasWorkOfEachKind() {
         browser.open("/round");
