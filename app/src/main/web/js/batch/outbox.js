@@ -53,6 +53,11 @@ export async function send(item) {
       remove(item.check.clientId);
       return { outcome: "refused", ...said };
     }
+    if (answer.status === 404) {
+      // Of another nursery, or of an installation that began anew: nobody here can ever take it.
+      remove(item.check.clientId);
+      return { outcome: "refused", message: `There is no batch ${item.code} here.` };
+    }
     return { outcome: "unsent", message: "The server is not well; it is kept here and sent again." };
   } catch {
     return { outcome: "unsent", message: "No connection; it is kept here and sent when there is one." };

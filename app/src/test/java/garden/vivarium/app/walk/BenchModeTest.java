@@ -149,6 +149,15 @@ class BenchModeTest {
     }
 
     @Test
+    void aCheckThatNobodyHereCanTakeDoesNotWaitForEver() {
+        browser.script("localStorage.setItem('vivarium.outbox', JSON.stringify([{code: '26w01-ZZ', check: {"
+                + "clientId: crypto.randomUUID(), lookedOn: '2026-06-14', look: 'LIFTED', knownChanges: null, note: null,"
+                + " pieces: [{piece: 1, state: 'READY'}]}}]))");
+        browser.open("/stock");
+        browser.until(d -> "[]".equals(browser.script("return localStorage.getItem('vivarium.outbox')")));
+    }
+
+    @Test
     void whenAnotherLoggedMeanwhileBothSidesAreShown() {
         browser.keys("2");
         current.workingFor(nursery.id(), () -> batches.look(tray.code(), Growing.count(TODAY.minusDays(1), 0, 3)));
