@@ -6,7 +6,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.boot.web.servlet.error.ErrorController;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -23,7 +22,7 @@ class ErrorPages implements ErrorController {
 
     private static final String SAID = ErrorPages.class.getName();
 
-    @RequestMapping(value = "/error", produces = MediaType.TEXT_HTML_VALUE)
+    @RequestMapping("/error")
     String error(HttpServletRequest request, Model model) {
         Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         int status = code instanceof Integer i ? i : HttpStatus.NOT_FOUND.value();
