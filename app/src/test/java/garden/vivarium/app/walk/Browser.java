@@ -13,6 +13,7 @@ import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -138,9 +139,9 @@ public final class Browser implements AutoCloseable {
     }
 
     public List<String> texts(String css) {
-        return driver.findElements(By.cssSelector(css)).stream()
+        return until(d -> d.findElements(By.cssSelector(css)).stream()
                 .map(e -> e.getText().replaceAll("\\s+", " ").strip())
-                .toList();
+                .toList());
     }
 
     public String value(String id) {
@@ -160,12 +161,20 @@ public final class Browser implements AutoCloseable {
     }
 
     public <T> T until(ExpectedCondition<T> condition) {
-        return new WebDriverWait(driver, PATIENCE).until(condition);
+        // A page that goes while it is read is simply read again.
+        return new WebDriverWait(driver, PATIENCE)
+                .ignoring(StaleElementReferenceException.class)
+                .until(condition);
     }
 
     public void untilText(String css, String part) {
         until(d -> d.findElements(By.cssSelector(css)).stream()
                 .anyMatch(e -> e.getText().contains(part)));
+    }
+
+    /** Until the address holds the part, as after a form that answers by itself. */
+    public void untilAddress(String part) {
+        until(d -> path().contains(part));
     }
 
     public void untilPath(String start) {

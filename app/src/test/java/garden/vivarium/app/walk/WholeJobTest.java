@@ -85,12 +85,14 @@ class WholeJobTest {
         browser.choose("stock", PLANT);
         browser.type("wanted", "10");
         browser.type("due", "2026-06-20");
+        browser.untilAddress("due=2026-06-20");
         browser.untilText("main", "too late this way");
         assertThat(browser.text(".warning")).contains("A later day, fewer plants or a quicker way would do");
 
         browser.type("due", "2026-09-15");
-        browser.untilText(".answers", "Last safe day");
+        browser.untilAddress("due=2026-09-15");
         browser.follow("Tip cutting in water");
+        browser.untilAddress("way=tip-in-water");
         browser.untilText("h2", "Tip cutting in water");
         int take = Integer.parseInt(browser.text("a.num[href='#why-take']"));
         assertThat(take).isBetween(17, 40);
