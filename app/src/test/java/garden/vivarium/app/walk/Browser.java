@@ -14,6 +14,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -106,12 +107,32 @@ public final class Browser implements AutoCloseable {
         select.selectByVisibleText(text);
     }
 
+    /** Presses what is found, and waits for the next page where that leads to one. */
     public void press(String css) {
-        driver.findElement(By.cssSelector(css)).click();
+        click(driver.findElement(By.cssSelector(css)));
     }
 
     public void follow(String text) {
-        driver.findElement(By.linkText(text)).click();
+        click(driver.findElement(By.linkText(text)));
+    }
+
+    private void click(WebElement element) {
+        boolean leadsOn = Boolean.TRUE.equals(driver.executeScript("""
+                const found = arguments[0].closest('a, button');
+                window.stillHere = true;
+                if (!found) { return false; }
+                return found.tagName === 'A'
+                    ? !found.getAttribute('href').startsWith('#')
+                    : found.type === 'submit' && found.form !== null && found.form.checkValidity();
+                """, element));
+        element.click();
+        if (leadsOn) {
+            // While pages change, asking the browser may fail; ask again.
+            new WebDriverWait(driver, PATIENCE)
+                    .ignoring(WebDriverException.class)
+                    .until(d -> Boolean.TRUE.equals(driver.executeScript(
+                            "return window.stillHere !== true && document.readyState === 'complete'")));
+        }
     }
 
     public void upload(String id, Path file) {
