@@ -190,14 +190,6 @@ class Batch extends NurseryRow {
         return outlook;
     }
 
-    UUID stockPlantId() {
-        return stockPlantId;
-    }
-
-    UUID placeId() {
-        return placeId;
-    }
-
     int changes() {
         return changes;
     }

@@ -98,10 +98,16 @@ public class BatchReads {
         return batches.countClosed();
     }
 
+    /** What one batch needs, due or still to come. */
+    @Transactional(readOnly = true)
+    public List<Task> tasks(String code) {
+        return rows(List.of(batch(code))).get(0).tasks();
+    }
+
     /** The whole sheet of one batch. */
     @Transactional(readOnly = true)
     public BatchSheet sheet(String code) {
-        Batch batch = batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
+        Batch batch = batch(code);
         Row row = rows(List.of(batch)).get(0);
         Outlook outlook = outlooks.read(batch.outlookText());
         List<Check> all = checks.ofBatch(batch.getId());
@@ -125,8 +131,12 @@ public class BatchReads {
                 pottings.findByBatchIdOrderByMovedOn(batch.getId()).stream()
                         .map(Potting::view)
                         .toList(),
-                finder.protocol(row.batch()),
+                lookup.protocol(row.batch()),
                 lookup.method(batch.method()));
+    }
+
+    private Batch batch(String code) {
+        return batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
     }
 
     private List<Row> rows(List<Batch> found) {

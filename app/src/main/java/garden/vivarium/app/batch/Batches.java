@@ -6,7 +6,6 @@ import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Counts;
@@ -45,8 +44,8 @@ public class Batches {
     private final Histories histories;
     private final Evidence evidence;
     private final OutlookText outlooks;
+    private final GuideLookup lookup;
     private final Guide guide;
-    private final Stock stock;
     private final People people;
     private final CurrentNursery nursery;
     private final Today today;
@@ -60,8 +59,8 @@ public class Batches {
             Histories histories,
             Evidence evidence,
             OutlookText outlooks,
+            GuideLookup lookup,
             Guide guide,
-            Stock stock,
             People people,
             CurrentNursery nursery,
             Today today) {
@@ -73,8 +72,8 @@ public class Batches {
         this.histories = histories;
         this.evidence = evidence;
         this.outlooks = outlooks;
+        this.lookup = lookup;
         this.guide = guide;
-        this.stock = stock;
         this.people = people;
         this.nursery = nursery;
         this.today = today;
@@ -333,7 +332,7 @@ public class Batches {
 
     /** A look that found nothing changed: the counts as they were. */
     @Transactional
-    public BatchView lookUnchanged(String code, LocalDate day, LookKind kind) {
+    public BatchView lookUnchanged(String code, LocalDate day) {
         Batch batch = batch(code);
         Counts counts = batch.view().counts();
         Integer firstSign = histories.signs(batch).firstSign().isPresent() ? counts.firstSign() : null;
@@ -342,7 +341,7 @@ public class Batches {
                 LookCommand.ofCounts(
                         UUID.randomUUID(),
                         day,
-                        kind,
+                        lookup.usualLook(batch.view()),
                         new LookCommand.Counted(firstSign, counts.ready(), counts.lost(), counts.sent(), null),
                         "nothing changed",
                         null));

@@ -110,6 +110,7 @@ class Check extends NurseryRow {
                 ready,
                 lost,
                 sent,
+                youngPlants,
                 (int) readings,
                 note,
                 personName,

@@ -46,11 +46,13 @@ class CheckController {
 
     private final Batches batches;
     private final BatchReads reads;
+    private final GuideLookup lookup;
     private final Today today;
 
-    CheckController(Batches batches, BatchReads reads, Today today) {
+    CheckController(Batches batches, BatchReads reads, GuideLookup lookup, Today today) {
         this.batches = batches;
         this.reads = reads;
+        this.lookup = lookup;
         this.today = today;
     }
 
@@ -215,7 +217,7 @@ class CheckController {
                                 p.view().byCount(),
                                 p.potted()))
                         .toList(),
-                sheet.protocol().map(p -> p.looks().kind()).orElse(LookKind.LIFTED),
+                lookup.usualLook(b),
                 m.firstSign().isPresent(),
                 m.firstSign().filter(s -> s == Sign.ROOT).isPresent(),
                 m.ready() == Sign.ROOT,
@@ -242,7 +244,7 @@ class CheckController {
         return new CountsForm(
                 UUID.randomUUID(),
                 today.date(),
-                sheet.protocol().map(p -> p.looks().kind()).orElse(LookKind.LIFTED),
+                lookup.usualLook(b),
                 sheet.method().firstSign().isPresent() ? b.counts().firstSign() : null,
                 b.counts().ready(),
                 b.counts().lost(),

@@ -15,6 +15,7 @@ record CheckView(
         Integer ready,
         Integer lost,
         Integer sent,
+        Integer youngPlants,
         int readings,
         String note,
         String person,

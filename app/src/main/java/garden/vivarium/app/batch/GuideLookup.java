@@ -6,6 +6,8 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.MilestoneSigns;
+import garden.vivarium.core.timing.LookKind;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What the guide says of a way: the nearest protocol's figures or, failing one, what is usual for the method. */
@@ -33,6 +35,18 @@ class GuideLookup {
     MilestoneSigns signs(String method) {
         Method m = method(method);
         return new MilestoneSigns(m.firstSign(), m.ready());
+    }
+
+    /** The protocol that a batch was stuck under or, for old records, the nearest to its way. */
+    Optional<Protocol> protocol(BatchView batch) {
+        return batch.protocol() != null
+                ? guide.protocol(batch.protocol())
+                : guide.nearest(batch.method(), batch.medium(), batch.group());
+    }
+
+    /** How such a batch is usually looked at. */
+    LookKind usualLook(BatchView batch) {
+        return protocol(batch).map(p -> p.looks().kind()).orElse(LookKind.LIFTED);
     }
 
     Method method(String name) {

@@ -28,6 +28,11 @@ public record Task(
         int pieces,
         Working working) {
 
+    /** Pots that its pieces make, as many to a pot as the batch was planned with. */
+    public int youngPlants() {
+        return (pieces + batch.piecesPerPot() - 1) / batch.piecesPerPot();
+    }
+
     /** Kinds of task, and what their key does. */
     public enum Kind {
         STICK("Stick", "sticks all that was taken"),

@@ -5,7 +5,6 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
@@ -30,14 +29,12 @@ class TaskFinder {
     private static final Protocol.Looks USUAL_LOOKS = new Protocol.Looks(10, 4, 21, LookKind.LIFTED);
     private static final int USUAL_LIMIT = 30;
 
-    private final Guide guide;
     private final GuideLookup lookup;
     private final Says says;
     private final Today today;
     private final Map<UUID, Judgement> judged = new ConcurrentHashMap<>();
 
-    TaskFinder(Guide guide, GuideLookup lookup, Says says, Today today) {
-        this.guide = guide;
+    TaskFinder(GuideLookup lookup, Says says, Today today) {
         this.lookup = lookup;
         this.says = says;
         this.today = today;
@@ -136,7 +133,7 @@ class TaskFinder {
     }
 
     private Task move(BatchView b) {
-        int limit = protocol(b).map(Protocol::tooLong).orElse(USUAL_LIMIT);
+        int limit = lookup.protocol(b).map(Protocol::tooLong).orElse(USUAL_LIMIT);
         LocalDate by = b.earliestReady().plusDays(limit);
         boolean late = today.date().isAfter(by);
         return new Task(
@@ -178,7 +175,7 @@ class TaskFinder {
 
     private Task look(Known k, int seen) {
         BatchView b = k.batch();
-        Protocol.Looks looks = protocol(b).map(Protocol::looks).orElse(USUAL_LOOKS);
+        Protocol.Looks looks = lookup.protocol(b).map(Protocol::looks).orElse(USUAL_LOOKS);
         int first = (int) Math.round(looks.first() * b.slowing());
         Working working;
         int day;
@@ -243,10 +240,6 @@ class TaskFinder {
                                         k.readyTime().by(seen),
                                         100 * still)),
                         Working.step("Below one in twenty they are proposed as stalled", "")));
-    }
-
-    Optional<Protocol> protocol(BatchView b) {
-        return b.protocol() != null ? guide.protocol(b.protocol()) : guide.nearest(b.method(), b.medium(), b.group());
     }
 
     private static String capital(String words) {

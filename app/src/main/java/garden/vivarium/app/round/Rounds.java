@@ -15,7 +15,6 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,6 +22,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -68,13 +69,14 @@ class Rounds {
                 }
             }
         }
+        Map<UUID, StockPlantView> parents =
+                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         for (PlanView plan : plans.waiting()) {
-            stock.find(plan.stockPlantId()).ifPresent(s -> {
-                if (!plan.startOn().isAfter(day)) {
-                    byPlace.computeIfAbsent(s.place(), p -> new ArrayList<>())
-                            .add(new Item(null, null, start(plan, s)));
-                }
-            });
+            StockPlantView parent = parents.get(plan.stockPlantId());
+            if (!plan.startOn().isAfter(day)) {
+                byPlace.computeIfAbsent(parent.place(), p -> new ArrayList<>())
+                        .add(new Item(null, null, start(plan, parent)));
+            }
         }
         coming.sort(Comparator.comparing(i -> i.task().due()));
         List<Stop> stops = byPlace.entrySet().stream()
@@ -92,17 +94,15 @@ class Rounds {
     @Transactional
     String done(Task.Kind kind, String code, UUID potting) {
         LocalDate day = today.date();
-        Task task = reads.open().stream()
-                .filter(r -> r.batch().code().equals(code))
-                .flatMap(r -> r.tasks().stream())
+        Task task = reads.tasks(code).stream()
                 .filter(t -> t.kind() == kind)
                 .filter(t -> potting == null || potting.equals(t.potting()))
                 .findFirst()
                 .orElseThrow(() -> new Problem("code", "%s no longer asks for that.".formatted(code)));
         switch (kind) {
             case STICK -> batches.stick(code, day, task.pieces());
-            case LOOK -> batches.lookUnchanged(code, day, usualLook(task));
-            case MOVE -> batches.move(code, day, task.pieces(), youngPlants(task));
+            case LOOK -> batches.lookUnchanged(code, day);
+            case MOVE -> batches.move(code, day, task.pieces(), task.youngPlants());
             case SETTLE -> batches.settle(code, task.potting(), day, task.pieces());
             case GIVE_UP -> batches.giveUp(code, day);
         }
@@ -113,21 +113,6 @@ class Rounds {
             case SETTLE -> "%s: all settled.".formatted(code);
             case GIVE_UP -> "%s: the rest written off as stalled.".formatted(code);
         };
-    }
-
-    private static int youngPlants(Task task) {
-        int perPot = task.batch().piecesPerPot();
-        return (task.pieces() + perPot - 1) / perPot;
-    }
-
-    private LookKind usualLook(Task task) {
-        return guide.nearest(
-                        task.batch().method(),
-                        task.batch().medium(),
-                        task.batch().group())
-                .map(Protocol::looks)
-                .map(Protocol.Looks::kind)
-                .orElse(LookKind.LIFTED);
     }
 
     private Round.Start start(PlanView plan, StockPlantView s) {

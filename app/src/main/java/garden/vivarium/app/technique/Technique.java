@@ -7,6 +7,8 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.looks.Tallies;
 import java.util.Comparator;
 import java.util.List;
@@ -20,9 +22,11 @@ import org.springframework.transaction.annotation.Transactional;
 class Technique {
 
     private final Evidence evidence;
+    private final Guide guide;
 
-    Technique(Evidence evidence) {
+    Technique(Evidence evidence, Guide guide) {
         this.evidence = evidence;
+        this.guide = guide;
     }
 
     /** The nursery's record as of now. */
@@ -65,6 +69,7 @@ class Technique {
     private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches) {
         return new WayLine(
                 WayKey.of(way).text(),
+                guide.method(way.method()).map(Method::doing).orElse("strike"),
                 way,
                 batches.size(),
                 batches.stream().mapToLong(WayBatch::stuck).sum(),

@@ -9,6 +9,7 @@ import garden.vivarium.core.timing.Window;
  * A way that has data, as Technique lists it.
  *
  * @param key its name in addresses
+ * @param doing what its pieces do: strike, or take
  * @param way what it is
  * @param batches batches done so
  * @param pieces pieces stuck in them
@@ -21,6 +22,7 @@ import garden.vivarium.core.timing.Window;
  */
 public record WayLine(
         String key,
+        String doing,
         Way way,
         int batches,
         long pieces,
