@@ -95,7 +95,7 @@ create table batch (
     code_year integer not null,
     code_week integer not null,
     code_number integer not null,
-    old_code varchar(80),
+    old_code varchar(80) collate utf8mb4_bin,
     plan_id uuid,
     plant_id uuid not null,
     plant_name varchar(120) not null,

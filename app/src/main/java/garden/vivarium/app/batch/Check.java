@@ -84,20 +84,15 @@ class Check extends NurseryRow {
         return byCount;
     }
 
-    Integer firstSign() {
-        return firstSign;
-    }
-
-    int ready() {
-        return ready;
-    }
-
-    int lost() {
-        return lost;
-    }
-
-    int sent() {
-        return sent;
+    /** A look by count as it was typed; its id is the check's. */
+    LookCommand command() {
+        return LookCommand.ofCounts(
+                getId(),
+                lookedOn,
+                look,
+                new LookCommand.Counted(firstSign, ready, lost, sent, youngPlants),
+                note,
+                null);
     }
 
     CheckView view(long readings) {

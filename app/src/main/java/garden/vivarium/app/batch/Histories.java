@@ -1,7 +1,5 @@
 package garden.vivarium.app.batch;
 
-import garden.vivarium.app.stock.PlaceView;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.Guide;
@@ -16,9 +14,9 @@ import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Reading;
+import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
@@ -50,7 +48,6 @@ class Histories {
     private final Evidence evidence;
     private final GuideLookup lookup;
     private final Guide guide;
-    private final Stock stock;
 
     Histories(
             CheckRepository checks,
@@ -59,8 +56,7 @@ class Histories {
             PottingRepository pottings,
             Evidence evidence,
             GuideLookup lookup,
-            Guide guide,
-            Stock stock) {
+            Guide guide) {
         this.checks = checks;
         this.readings = readings;
         this.tallies = tallies;
@@ -68,7 +64,6 @@ class Histories {
         this.evidence = evidence;
         this.lookup = lookup;
         this.guide = guide;
-        this.stock = stock;
     }
 
     /** Replays the looks that stand. */
@@ -76,17 +71,29 @@ class Histories {
         return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch, standing(batch)));
     }
 
-    /** Replays the looks that stand together with others that are not kept. */
+    /**
+     * Replays the looks that stand together with others that are not kept.
+     *
+     * @throws Refusal if they cannot be true beside what is known
+     */
     void tryOn(Batch batch, List<LookCommand> more) {
         List<Look> looks = looks(batch, standing(batch));
-        for (LookCommand c : more) {
-            looks.add(new Look.ByPiece(
-                    (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn()),
+        more.forEach(c -> looks.add(look(batch, c)));
+        BatchHistory.replay(batch.stuck(), signs(batch), looks);
+    }
+
+    private static Look look(Batch batch, LookCommand c) {
+        int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
+        if (c.counts() == null) {
+            return new Look.ByPiece(
+                    day,
                     c.pieces().stream()
                             .map(p -> new Reading(p.piece(), p.look(), p.state(), Optional.ofNullable(p.firmness())))
-                            .toList()));
+                            .toList());
         }
-        BatchHistory.replay(batch.stuck(), signs(batch), looks);
+        LookCommand.Counted n = c.counts();
+        OptionalInt firstSign = n.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(n.firstSign());
+        return new Look.ByCount(day, c.look(), firstSign, n.ready(), n.lost(), n.sent());
     }
 
     MilestoneSigns signs(Batch batch) {
@@ -149,25 +156,11 @@ class Histories {
                 Season.allYear());
     }
 
-    Climate climateOf(UUID placeId) {
-        return stock.places().stream()
-                .filter(p -> p.id().equals(placeId))
-                .map(PlaceView::climate)
-                .findFirst()
-                .orElse(Climate.OPEN);
-    }
-
-    /** The looks that stand, as they were typed. */
-    List<LookCommand> commands(Batch batch) {
+    /** The looks by count that stand, as they were typed. */
+    List<LookCommand> counts(Batch batch) {
         return standing(batch).stream()
                 .filter(Check::byCount)
-                .map(c -> LookCommand.ofCounts(
-                        c.getId(),
-                        c.lookedOn(),
-                        c.look(),
-                        new LookCommand.Counted(c.firstSign(), c.ready(), c.lost(), c.sent(), null),
-                        null,
-                        null))
+                .map(Check::command)
                 .toList();
     }
 
@@ -179,22 +172,17 @@ class Histories {
                 : readings.findByCheckIdIn(byPiece).stream().collect(Collectors.groupingBy(PieceReading::checkId));
         List<Look> looks = new ArrayList<>();
         for (Check c : standing) {
+            if (c.byCount()) {
+                looks.add(look(batch, c.command()));
+                continue;
+            }
             int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
-            looks.add(
-                    c.byCount()
-                            ? new Look.ByCount(
-                                    day,
-                                    c.look(),
-                                    c.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(c.firstSign()),
-                                    c.ready(),
-                                    c.lost(),
-                                    c.sent())
-                            : new Look.ByPiece(
-                                    day,
-                                    read.getOrDefault(c.getId(), List.of()).stream()
-                                            .map(PieceReading::reading)
-                                            .sorted(Comparator.comparingInt(r -> r.piece()))
-                                            .toList()));
+            looks.add(new Look.ByPiece(
+                    day,
+                    read.getOrDefault(c.getId(), List.of()).stream()
+                            .map(PieceReading::reading)
+                            .sorted(Comparator.comparingInt(Reading::piece))
+                            .toList()));
         }
         return looks;
     }

@@ -47,6 +47,11 @@ public record LookCommand(
             Firmness firmness,
             String note) {}
 
+    /** The same look under another id. */
+    public LookCommand withClientId(UUID other) {
+        return new LookCommand(other, lookedOn, look, counts, pieces, note, knownChanges);
+    }
+
     /** A look by count. */
     public static LookCommand ofCounts(
             UUID clientId, LocalDate lookedOn, LookKind look, Counted counts, String note, Integer knownChanges) {

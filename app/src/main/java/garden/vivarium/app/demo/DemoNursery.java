@@ -1,9 +1,11 @@
 package garden.vivarium.app.demo;
 
+import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookCommand;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Today;
@@ -54,6 +56,8 @@ public class DemoNursery {
     private final People people;
     private final Stock stock;
     private final Batches batches;
+    private final OldBatches oldBatches;
+    private final BatchReads reads;
     private final Guide guide;
     private final CurrentNursery nursery;
     private final Today today;
@@ -64,6 +68,8 @@ public class DemoNursery {
             People people,
             Stock stock,
             Batches batches,
+            OldBatches oldBatches,
+            BatchReads reads,
             Guide guide,
             CurrentNursery nursery,
             Today today,
@@ -72,6 +78,8 @@ public class DemoNursery {
         this.people = people;
         this.stock = stock;
         this.batches = batches;
+        this.oldBatches = oldBatches;
+        this.reads = reads;
         this.guide = guide;
         this.nursery = nursery;
         this.today = today;
@@ -222,7 +230,7 @@ public class DemoNursery {
         if (looks.isEmpty()) {
             return;
         }
-        BatchView stands = batches.lookMany(batch.code(), looks);
+        BatchView stands = oldBatches.addLooks(batch.code(), looks, false);
         if (past) {
             finish(stands, random);
         } else if (stands.readyToMove() > 0
@@ -243,7 +251,7 @@ public class DemoNursery {
         if (ready > 0 && batches.find(b.code()).closedOn() == null) {
             batches.move(b.code(), day, ready, ready);
             int settled = (int) Math.round(ready * random.nextUniform(0.88, 1));
-            batches.settleAll(b.code(), day.plusDays(14), settled);
+            batches.settle(b.code(), reads.sheet(b.code()).pottings().get(0).id(), day.plusDays(14), settled);
         }
     }
 

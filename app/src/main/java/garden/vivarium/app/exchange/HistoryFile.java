@@ -239,14 +239,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
             try {
                 BatchHistory.replay(batch.stuck(), signs, looks);
             } catch (Refusal r) {
-                String[] parts = r.getMessage().split("; ", 2);
-                csv.fault(
-                        look.line(),
-                        r.field().equals("day") ? "looked_on" : r.field(),
-                        parts[0] + (parts.length > 1 ? "." : ""),
-                        parts.length > 1
-                                ? Character.toUpperCase(parts[1].charAt(0)) + parts[1].substring(1)
-                                : "Correct it.");
+                csv.faults().add(BadLine.of(look.line(), "—", r));
                 looks.remove(looks.size() - 1);
             }
         }

@@ -46,7 +46,13 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
             Boolean sideRoots,
             Boolean topGrowth,
             Firmness firmness,
-            String note) {}
+            String note) {
+
+        /** Whether it says what the piece is, beside what was seen of it. */
+        boolean hasFacts() {
+            return kind != null || lengthMm != null || nodes != null;
+        }
+    }
 
     private record Key(String batch, LocalDate day, LookKind kind) {}
 

@@ -34,6 +34,11 @@ public record Preview(
             String stands,
             boolean newPlant) {}
 
+    /** The same file, waiting under a name. */
+    Preview waitingAs(UUID name) {
+        return new Preview(name, kind, fileName, makes, grows, held, faults);
+    }
+
     public boolean isGood() {
         return faults.isEmpty();
     }

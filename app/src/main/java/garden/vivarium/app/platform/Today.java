@@ -30,6 +30,18 @@ public class Today {
         return LocalDate.ofInstant(clock.instant(), nursery.id().map(this::zone).orElse(ZoneId.of("UTC")));
     }
 
+    /**
+     * Refuses a day that is still to come.
+     *
+     * @param field the form's field
+     * @throws Problem if it is
+     */
+    public void refuseFuture(String field, LocalDate day) {
+        if (day.isAfter(date())) {
+            throw new Problem(field, "%s is still to come; give today or an earlier day.".formatted(day));
+        }
+    }
+
     /** The instant, for records of when something was written down. */
     public Instant now() {
         return clock.instant();

@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.timing.Climate;
+import java.text.Collator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -66,6 +67,13 @@ public class Stock {
         return plants.findByName(name)
                 .orElseGet(() -> plants.save(new Plant(name, groupIfNew, Protection.FREE)))
                 .view();
+    }
+
+    /** Whether two spellings name one plant: the database passes over capitals and accents, and so must we. */
+    public boolean isSamePlant(String one, String other) {
+        Collator letters = Collator.getInstance(Locale.ROOT);
+        letters.setStrength(Collator.PRIMARY);
+        return letters.equals(one, other);
     }
 
     /** The place of the name; made at the end of the walk if unknown. */

@@ -185,7 +185,8 @@ class BatchesTest {
         assertThat(tasks(batch)).containsExactly(Task.Kind.SETTLE);
         assertThat(find(batch).closedOn()).isNull();
 
-        in(() -> batches.settleAll(batch.code(), TODAY, 9));
+        UUID move = in(() -> reads.sheet(batch.code()).pottings().get(0).id());
+        in(() -> batches.settle(batch.code(), move, TODAY, 9));
         assertThat(find(batch).settled()).isEqualTo(9);
         assertThat(find(batch).closedOn()).isNotNull();
     }

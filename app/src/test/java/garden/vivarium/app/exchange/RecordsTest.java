@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -13,11 +15,14 @@ import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.Way;
+import java.time.LocalDate;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 @OnDatabase
 class RecordsTest {
@@ -58,10 +63,16 @@ class RecordsTest {
     private Batches batches;
 
     @Autowired
+    private OldBatches oldBatches;
+
+    @Autowired
     private Evidence evidence;
 
     @Autowired
     private Stock stock;
+
+    @Autowired
+    private JdbcClient database;
 
     private UUID nursery;
 
@@ -81,7 +92,7 @@ class RecordsTest {
 
         assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(5);
 
-        BatchView a1 = in(() -> batches.ofOldCode("A1").orElseThrow());
+        BatchView a1 = in(() -> oldBatches.named("A1").orElseThrow());
         assertThat(a1.code()).isEqualTo("25w18-A");
         assertThat(a1.counts().ready()).isEqualTo(17);
         assertThat(a1.counts().lost()).isEqualTo(3);
@@ -158,10 +169,75 @@ class RecordsTest {
     }
 
     @Test
+    void aGrownFileThatCannotStandBesideWhatWasLoggedSinceIsRefused() {
+        keep("history", GOOD);
+        String code = in(() -> oldBatches.named("A2").orElseThrow()).code();
+        in(() -> batches.look(code, Growing.count(LocalDate.of(2025, 7, 10), 22, 8)));
+        String grown = GOOD
+                + "A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-20,,21,9,\n";
+
+        assertThat(preview("history", grown).faults()).singleElement().satisfies(f -> {
+            assertThat(f.line()).isEqualTo(7);
+            assertThat(f.fault()).contains("cannot fall from 22 to 21");
+        });
+    }
+
+    @Test
+    void whatTheNurseryHasLoggedSinceThePreviewStopsTheFileWhole() {
+        keep("history", GOOD);
+        String grown = GOOD
+                + "A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-20,,22,8,\n";
+        UUID waiting = preview("history", grown).upload();
+        String code = in(() -> oldBatches.named("A2").orElseThrow()).code();
+        UUID last = in(() -> oldBatches.countsOf(code)).get(1).clientId();
+        in(() -> batches.takeBack(code, last));
+        in(() -> batches.look(code, Growing.count(LocalDate.of(2025, 7, 10), 25, 5)));
+
+        assertThatThrownBy(() -> in(() -> records.keep(waiting))).isInstanceOf(Missing.class);
+        assertThat(in(() -> batches.find(code)).counts().ready()).isEqualTo(25);
+    }
+
+    @Test
+    void aPlantSpeltWithOtherCapitalsIsTheSamePlant() {
+        in(() -> Growing.stockPlant(stock, "SAGE ‘Lighter Grey’"));
+        keep("history", GOOD);
+
+        assertThat(in(() -> stock.plants())).hasSize(1);
+        assertThat(preview("history", GOOD).faults()).isEmpty();
+    }
+
+    @Test
+    void namesOfBatchesThatDifferInCapitalsAreTwoBatches() {
+        keep(
+                "history",
+                GOOD
+                        + GOOD.lines()
+                                .skip(1)
+                                .filter(l -> l.startsWith("A1"))
+                                .map(l -> "a1" + l.substring(2) + "\n")
+                                .collect(Collectors.joining()));
+
+        assertThat(in(() -> oldBatches.named("a1").orElseThrow()).code())
+                .isNotEqualTo(in(() -> oldBatches.named("A1").orElseThrow()).code());
+    }
+
+    @Test
+    void piecesTakenBackMayBeReadInAgain() {
+        keep("history", GOOD);
+        String pieces = "batch,piece,looked_on,state\nA1,1,2025-05-10,first_sign\n";
+        keep("pieces", pieces);
+        String code = in(() -> oldBatches.named("A1").orElseThrow()).code();
+        assertThat(preview("pieces", pieces).isNew()).isFalse();
+        in(() -> batches.takeBack(code, lastPieceCheck(code)));
+
+        assertThat(keep("pieces", pieces)).isOne();
+    }
+
+    @Test
     void aLookTakenBackMayBeReadInAgain() {
         keep("history", GOOD);
-        BatchView a1 = in(() -> batches.ofOldCode("A1").orElseThrow());
-        UUID last = in(() -> batches.looksOf(a1.code())).get(2).clientId();
+        BatchView a1 = in(() -> oldBatches.named("A1").orElseThrow());
+        UUID last = in(() -> oldBatches.countsOf(a1.code())).get(2).clientId();
         in(() -> batches.takeBack(a1.code(), last));
         assertThat(in(() -> batches.find(a1.code())).counts().ready()).isEqualTo(9);
 
@@ -218,7 +294,7 @@ class RecordsTest {
 
         assertThat(keep("pieces", pieces)).isEqualTo(2);
         assertThat(preview("pieces", pieces).isNew()).isFalse();
-        assertThat(in(() -> batches.ofOldCode("A1").orElseThrow()).counts().ready())
+        assertThat(in(() -> oldBatches.named("A1").orElseThrow()).counts().ready())
                 .isEqualTo(17);
     }
 
@@ -248,6 +324,14 @@ class RecordsTest {
                 .isInstanceOf(Missing.class);
         assertThat(in(() -> records.keep(upload))).isEqualTo(5);
         assertThatThrownBy(() -> in(() -> records.keep(upload))).isInstanceOf(Missing.class);
+    }
+
+    private UUID lastPieceCheck(String code) {
+        return database.sql("select c.id from batch_check c join batch b on b.id = c.batch_id"
+                        + " where b.code = ? and b.nursery_id = ? and c.by_count = 0")
+                .params(code, nursery.toString())
+                .query(UUID.class)
+                .single();
     }
 
     private Preview preview(String kind, String text) {

@@ -1,0 +1,150 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.core.looks.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Batches as records of a nursery's past have them: found by their old names, made with all their looks at once. */
+@Service
+public class OldBatches {
+
+    private static final int NAMES_AT_ONCE = 500;
+
+    private final BatchRepository batches;
+    private final CheckRepository checks;
+    private final PieceFactRepository facts;
+    private final BatchMaker maker;
+    private final CheckBook book;
+    private final Histories histories;
+    private final Evidence evidence;
+
+    OldBatches(
+            BatchRepository batches,
+            CheckRepository checks,
+            PieceFactRepository facts,
+            BatchMaker maker,
+            CheckBook book,
+            Histories histories,
+            Evidence evidence) {
+        this.batches = batches;
+        this.checks = checks;
+        this.facts = facts;
+        this.maker = maker;
+        this.book = book;
+        this.histories = histories;
+        this.evidence = evidence;
+    }
+
+    /**
+     * Makes a batch of the past with all its looks by count. No more was known of it beforehand than the guide says. When
+     * all are made, {@link #areIn} must be called in the same transaction.
+     *
+     * @param over whether nothing more is asked of it: what was ready has long been moved
+     */
+    @Transactional
+    public void make(NewBatch wanted, List<LookCommand> looks, boolean over) {
+        Batch batch = maker.make(
+                wanted,
+                histories.guideOutlook(
+                        wanted.method(), wanted.medium(), wanted.plant().group()));
+        histories.refreshNew(batch, book.writeFirst(batch, looks));
+        if (over) {
+            close(batch);
+        }
+    }
+
+    /** Tells evidence of the batches made. */
+    @Transactional
+    public void areIn() {
+        evidence.changed();
+    }
+
+    /** Writes down many looks of one batch at once, replaying only when all are there. */
+    @Transactional
+    public BatchView addLooks(String code, List<LookCommand> looks, boolean over) {
+        Batch batch = batch(code);
+        book.write(batch, looks);
+        histories.refresh(batch);
+        if (over) {
+            close(batch);
+        }
+        return batch.view();
+    }
+
+    /** Notes what is known of one piece. */
+    @Transactional
+    public void describePiece(String code, int piece, String kind, Integer lengthMm, Integer nodes) {
+        Batch batch = batch(code);
+        PieceFact fact =
+                facts.findByBatchIdAndPiece(batch.getId(), piece).orElseGet(() -> new PieceFact(batch.getId(), piece));
+        fact.say(kind, lengthMm, nodes);
+        facts.save(fact);
+    }
+
+    /** The batch that had this name in the records it came from, or has it as its code. */
+    @Transactional(readOnly = true)
+    public Optional<BatchView> named(String name) {
+        return batches.findByOldCode(name).or(() -> batches.findByCode(name)).map(Batch::view);
+    }
+
+    /** All batches that had these names in the records they came from. */
+    @Transactional(readOnly = true)
+    public List<BatchView> ofOldNames(List<String> names) {
+        List<BatchView> found = new ArrayList<>();
+        // Databases dislike very long lists of values.
+        for (int from = 0; from < names.size(); from += NAMES_AT_ONCE) {
+            batches.findByOldCodeIn(names.subList(from, Math.min(names.size(), from + NAMES_AT_ONCE))).stream()
+                    .map(Batch::view)
+                    .forEach(found::add);
+        }
+        return found;
+    }
+
+    /** Looks by count of a batch that stand. */
+    @Transactional(readOnly = true)
+    public List<LookCommand> countsOf(String code) {
+        return histories.counts(batch(code));
+    }
+
+    /** What has become of a look that was written down under an id. */
+    public enum Fate {
+        UNKNOWN,
+        STANDS,
+        TAKEN_BACK
+    }
+
+    /** What has become of the look of this client id. */
+    @Transactional(readOnly = true)
+    public Fate fate(UUID clientId) {
+        return checks.findByClientId(clientId)
+                .map(c -> c.isWithdrawn() ? Fate.TAKEN_BACK : Fate.STANDS)
+                .orElse(Fate.UNKNOWN);
+    }
+
+    /**
+     * Tries looks on a batch without keeping them.
+     *
+     * @throws Refusal if they cannot be true beside what is known
+     */
+    @Transactional(readOnly = true, noRollbackFor = Refusal.class)
+    public void tryLooks(String code, List<LookCommand> looks) {
+        histories.tryOn(batch(code), looks);
+    }
+
+    private static void close(Batch batch) {
+        BatchView view = batch.view();
+        if (view.readyToMove() > 0) {
+            batch.moved(view.readyToMove());
+        }
+        batch.closed(view.lastLook() == null ? view.stuckOn() : view.lastLook());
+    }
+
+    private Batch batch(String code) {
+        return batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
+    }
+}

@@ -1,0 +1,255 @@
+package garden.vivarium.app.exchange;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.batch.OldBatches.Fate;
+import garden.vivarium.app.exchange.HistoryFile.OldBatch;
+import garden.vivarium.app.exchange.HistoryFile.OldLook;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.timing.Climate;
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Keeps {@code history.csv}: batches by count. */
+@Component
+class HistoryRecords implements RecordKind {
+
+    private static final String OLD_PLACE = "From old records";
+    private static final int STILL_RUNNING_DAYS = 28;
+
+    private final OldBatches batches;
+    private final Stock stock;
+    private final Guide guide;
+    private final Today today;
+    private final EntityManager entities;
+
+    HistoryRecords(OldBatches batches, Stock stock, Guide guide, Today today, EntityManager entities) {
+        this.batches = batches;
+        this.stock = stock;
+        this.guide = guide;
+        this.today = today;
+        this.entities = entities;
+    }
+
+    @Override
+    public String name() {
+        return "history";
+    }
+
+    @Override
+    public Preview preview(String fileName, String text) {
+        HistoryFile file = HistoryFile.read(text, guide, today.date());
+        List<BadLine> faults = new ArrayList<>(file.faults());
+        List<Preview.Line> makes = new ArrayList<>();
+        List<Preview.Line> grows = new ArrayList<>();
+        List<Preview.Line> held = new ArrayList<>();
+        if (faults.isEmpty()) {
+            Set<String> plants = stock.plants().stream()
+                    .map(p -> p.name().toLowerCase(Locale.ROOT))
+                    .collect(Collectors.toCollection(HashSet::new));
+            Map<String, BatchView> known = known(file);
+            for (OldBatch b : file.batches()) {
+                BatchView same = known.get(b.name());
+                if (same == null) {
+                    makes.add(line(b, b.looks().size(), plants.add(b.plant().toLowerCase(Locale.ROOT))));
+                    continue;
+                }
+                List<OldLook> more = newLooks(b, same, faults);
+                tryOn(same, b, more, faults);
+                (more.isEmpty() ? held : grows).add(line(b, more.size(), false));
+            }
+        }
+        return new Preview(null, name(), fileName, makes, grows, held, faults);
+    }
+
+    @Override
+    public int keep(String text) {
+        HistoryFile file = HistoryFile.read(text, guide, today.date());
+        List<BadLine> faults = new ArrayList<>(file.faults());
+        Map<String, BatchView> known = known(file);
+        Map<String, PlantView> plants = new HashMap<>();
+        Map<String, Optional<StockPlantView>> parents = new HashMap<>();
+        UUID oldPlace = null;
+        int kept = 0;
+        for (OldBatch b : file.batches()) {
+            BatchView same = known.get(b.name());
+            List<OldLook> looks = same == null ? b.looks() : newLooks(b, same, faults);
+            if (!faults.isEmpty()) {
+                throw new Missing("the nursery has changed since the preview; look the file through again");
+            }
+            if (looks.isEmpty()) {
+                continue;
+            }
+            boolean over = b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS));
+            List<LookCommand> commands = commands(b, looks, same != null);
+            if (same == null) {
+                Optional<StockPlantView> from =
+                        b.stock() == null ? Optional.empty() : parents.computeIfAbsent(b.stock(), stock::named);
+                if (oldPlace == null) {
+                    oldPlace = stock.placeNamed(OLD_PLACE, Climate.OPEN).id();
+                }
+                PlantView plant = plants.computeIfAbsent(b.plant(), name -> stock.plantNamed(name, groupOf(b)));
+                batches.make(made(b, plant, from, oldPlace), commands, over);
+            } else {
+                batches.addLooks(same.code(), commands, over);
+            }
+            kept += looks.size();
+            // A session that held every row of a large file would look each of them over at every step.
+            entities.flush();
+            entities.clear();
+        }
+        batches.areIn();
+        return kept;
+    }
+
+    private Map<String, BatchView> known(HistoryFile file) {
+        return batches.ofOldNames(file.batches().stream().map(OldBatch::name).toList()).stream()
+                .collect(Collectors.toMap(BatchView::oldCode, Function.identity()));
+    }
+
+    /** The looks of a batch that are not held yet; a look that says other than what is held is a fault. */
+    private List<OldLook> newLooks(OldBatch b, BatchView held, List<BadLine> faults) {
+        if (!held.stuckOn().equals(b.stuckOn())
+                || held.stuck() != b.stuck()
+                || !stock.isSamePlant(held.plant(), b.plant())
+                || !held.method().equals(b.method())
+                || !held.medium().equals(b.medium())
+                || !held.treatment().equals(b.treatment())) {
+            faults.add(new BadLine(
+                    b.line(),
+                    "batch",
+                    "A batch of this name is held as %s, and differs: %s, %s, %d stuck on %s."
+                            .formatted(held.code(), held.plant(), held.way().words(), held.stuck(), held.stuckOn()),
+                    "Give this batch another name, or make the line agree."));
+            return List.of();
+        }
+        Map<LocalDate, LookCommand> days = batches.countsOf(held.code()).stream()
+                .collect(Collectors.toMap(LookCommand::lookedOn, Function.identity(), (x, y) -> y));
+        List<OldLook> more = new ArrayList<>();
+        for (OldLook look : b.looks()) {
+            LookCommand same = days.get(look.day());
+            if (same == null) {
+                more.add(look);
+            } else if (!same.counts().equals(counted(look))) {
+                faults.add(new BadLine(
+                        look.line(),
+                        "looked_on",
+                        "%s holds other counts for %s: %d ready, %d lost."
+                                .formatted(
+                                        held.code(),
+                                        look.day(),
+                                        same.counts().ready(),
+                                        same.counts().lost()),
+                        "Make the line agree, or take that check back on the batch sheet first."));
+            }
+        }
+        return more;
+    }
+
+    /** Tries new looks beside all that is held, so that keeping them cannot fail. */
+    private void tryOn(BatchView held, OldBatch b, List<OldLook> more, List<BadLine> faults) {
+        try {
+            batches.tryLooks(held.code(), commands(b, more, true));
+        } catch (Refusal r) {
+            faults.add(BadLine.of(more.get(0).line(), "—", r));
+        }
+    }
+
+    private NewBatch made(OldBatch b, PlantView plant, Optional<StockPlantView> from, UUID oldPlace) {
+        Optional<Protocol> protocol = guide.nearest(b.method(), b.medium(), plant.group())
+                .filter(p -> p.medium().equals(b.medium()))
+                .filter(p -> p.groups().contains(plant.group()));
+        return new NewBatch(
+                plant,
+                from.map(StockPlantView::id).orElse(null),
+                from.map(s -> s.place().id()).orElse(oldPlace),
+                null,
+                b.name(),
+                protocol.map(Protocol::key).orElse(null),
+                protocol.map(Protocol::version).orElse(null),
+                b.method(),
+                b.medium(),
+                b.treatment(),
+                null,
+                b.takenOn(),
+                b.taken(),
+                b.stuckOn(),
+                b.stuck(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                false,
+                1,
+                null,
+                null);
+    }
+
+    private String groupOf(OldBatch b) {
+        if (b.group() != null) {
+            return b.group();
+        }
+        return guide.protocols().stream()
+                .filter(p -> p.method().equals(b.method()))
+                .map(p -> p.groups().get(0))
+                .findFirst()
+                .orElse(guide.groups().get(0).key());
+    }
+
+    private List<LookCommand> commands(OldBatch b, List<OldLook> looks, boolean batchIsHeld) {
+        return looks.stream().map(l -> command(b, l, batchIsHeld)).toList();
+    }
+
+    private LookCommand command(OldBatch b, OldLook l, boolean batchIsHeld) {
+        // The same line gives the same id, so that even two readings at once keep it once.
+        UUID id = UUID.nameUUIDFromBytes(
+                ("history|%s|%s|%s".formatted(b.name(), l.day(), l)).getBytes(StandardCharsets.UTF_8));
+        // A look that was taken back keeps its id; read in again, it is a new look.
+        UUID free = batchIsHeld && batches.fate(id) != Fate.UNKNOWN ? UUID.randomUUID() : id;
+        return LookCommand.ofCounts(free, l.day(), l.kind(), counted(l), l.note(), null);
+    }
+
+    private static LookCommand.Counted counted(OldLook l) {
+        return new LookCommand.Counted(l.firstSign(), l.ready(), l.lost(), l.sent(), l.youngPlants());
+    }
+
+    private static Preview.Line line(OldBatch b, int looks, boolean newPlant) {
+        Way way = new Way(b.plant(), "", b.method(), b.medium(), b.treatment());
+        return new Preview.Line(
+                b.name(),
+                b.plant(),
+                way.words(),
+                b.stuckOn().toString(),
+                b.stuck(),
+                looks,
+                "%d ready, %d lost by %s"
+                        .formatted(b.last().ready(), b.last().lost(), b.last().day()),
+                newPlant);
+    }
+}

@@ -1,0 +1,185 @@
+package garden.vivarium.app.exchange;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.batch.OldBatches.Fate;
+import garden.vivarium.app.exchange.PiecesFile.PieceLine;
+import garden.vivarium.app.exchange.PiecesFile.PieceLook;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.looks.Refusal;
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Keeps {@code pieces.csv}: readings by piece, of batches that the nursery holds. */
+@Component
+class PieceRecords implements RecordKind {
+
+    private final OldBatches batches;
+    private final Today today;
+    private final EntityManager entities;
+
+    PieceRecords(OldBatches batches, Today today, EntityManager entities) {
+        this.batches = batches;
+        this.today = today;
+        this.entities = entities;
+    }
+
+    @Override
+    public String name() {
+        return "pieces";
+    }
+
+    @Override
+    public Preview preview(String fileName, String text) {
+        PiecesFile file = PiecesFile.read(text, today.date());
+        List<BadLine> faults = new ArrayList<>(file.faults());
+        List<Preview.Line> grows = new ArrayList<>();
+        List<Preview.Line> held = new ArrayList<>();
+        if (faults.isEmpty()) {
+            byBatch(file).forEach((name, looks) -> {
+                Optional<BatchView> batch = batches.named(name);
+                if (batch.isEmpty() || !batch.get().isStuck()) {
+                    faults.add(new BadLine(
+                            looks.get(0).line(),
+                            "batch",
+                            "No batch “%s” is held.".formatted(name),
+                            "Read its history.csv first, or use the code on its label."));
+                    return;
+                }
+                BatchView b = batch.get();
+                List<LookCommand> more = newCommands(b, looks);
+                tryOn(b, looks, more, faults);
+                (more.isEmpty() ? held : grows)
+                        .add(new Preview.Line(
+                                name,
+                                b.plant(),
+                                b.way().words(),
+                                b.stuckOn().toString(),
+                                b.stuck(),
+                                more.size(),
+                                "%d readings"
+                                        .formatted(looks.stream()
+                                                .mapToInt(l -> l.pieces().size())
+                                                .sum()),
+                                false));
+            });
+        }
+        return new Preview(null, name(), fileName, List.of(), grows, held, faults);
+    }
+
+    @Override
+    public int keep(String text) {
+        PiecesFile file = PiecesFile.read(text, today.date());
+        int kept = 0;
+        for (List<PieceLook> looks : byBatch(file).values()) {
+            String name = looks.get(0).batch();
+            BatchView batch = batches.named(name).orElseThrow(() -> new Missing("a batch of the file is gone"));
+            List<LookCommand> more = newCommands(batch, looks);
+            if (more.isEmpty()) {
+                continue;
+            }
+            batches.addLooks(batch.code(), more, false);
+            looks.stream()
+                    .flatMap(l -> l.pieces().stream())
+                    .filter(PieceLine::hasFacts)
+                    .forEach(p -> batches.describePiece(batch.code(), p.piece(), p.kind(), p.lengthMm(), p.nodes()));
+            kept += more.stream().mapToInt(c -> c.pieces().size()).sum();
+            entities.flush();
+            entities.clear();
+        }
+        return kept;
+    }
+
+    private static Map<String, List<PieceLook>> byBatch(PiecesFile file) {
+        return file.looks().stream()
+                .collect(Collectors.groupingBy(PieceLook::batch, LinkedHashMap::new, Collectors.toList()));
+    }
+
+    /** The looks that do not stand yet. */
+    private List<LookCommand> newCommands(BatchView batch, List<PieceLook> looks) {
+        return looks.stream()
+                .map(l -> command(batch, l))
+                .filter(c -> batches.fate(c.clientId()) != Fate.STANDS)
+                .map(c -> batches.fate(c.clientId()) == Fate.TAKEN_BACK ? c.withClientId(UUID.randomUUID()) : c)
+                .toList();
+    }
+
+    /** Tries all looks at once and, only if that is refused, one after the other for the line to blame. */
+    private void tryOn(BatchView batch, List<PieceLook> looks, List<LookCommand> more, List<BadLine> faults) {
+        if (isTrue(batch, more).isEmpty()) {
+            return;
+        }
+        for (int n = 1; n <= more.size(); n++) {
+            Optional<Refusal> refusal = isTrue(batch, more.subList(0, n));
+            if (refusal.isPresent()) {
+                LookCommand blamed = more.get(n - 1);
+                PieceLook look = looks.stream()
+                        .filter(l -> l.day().equals(blamed.lookedOn()) && l.kind() == blamed.look())
+                        .findFirst()
+                        .orElseThrow();
+                faults.add(BadLine.of(lineOf(look, refusal.get().getMessage()), "state", refusal.get()));
+                return;
+            }
+        }
+    }
+
+    private Optional<Refusal> isTrue(BatchView batch, List<LookCommand> looks) {
+        try {
+            batches.tryLooks(batch.code(), looks);
+            return Optional.empty();
+        } catch (Refusal r) {
+            return Optional.of(r);
+        }
+    }
+
+    private static long lineOf(PieceLook look, String message) {
+        return look.pieces().stream()
+                .filter(p -> message.startsWith("Piece %d".formatted(p.piece()))
+                        && !Character.isDigit(message.charAt(("Piece " + p.piece()).length())))
+                .map(PieceLine::line)
+                .findFirst()
+                .orElse(look.line());
+    }
+
+    private static LookCommand command(BatchView batch, PieceLook look) {
+        UUID id = UUID.nameUUIDFromBytes(("pieces|%s|%s|%s|%s"
+                        .formatted(
+                                batch.id(),
+                                look.day(),
+                                look.kind(),
+                                look.pieces().stream()
+                                        .map(p -> Objects.hash(
+                                                p.piece(), p.state().code(), p.rootMm(), p.note()))
+                                        .toList()))
+                .getBytes(StandardCharsets.UTF_8));
+        return LookCommand.ofPieces(
+                id,
+                look.day(),
+                look.kind(),
+                look.pieces().stream()
+                        .map(p -> new LookCommand.Seen(
+                                p.piece(),
+                                look.kind(),
+                                p.state(),
+                                p.cause(),
+                                p.rootMm(),
+                                p.sideRoots(),
+                                p.topGrowth(),
+                                p.firmness(),
+                                p.note()))
+                        .toList(),
+                null,
+                null);
+    }
+}
