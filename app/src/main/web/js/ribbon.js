@@ -77,6 +77,14 @@ function seen(svg, r, size, soil, x, hatch) {
     svg.append("path").attr("fill", hatch).attr("d", area().curve(curveStepAfter)
       .x((s) => x(s[0])).y0(edge).y1((s) => edge - side * share(s[1]))(steps(r.seenLost)));
   }
+  if (r.seenSettled.length > 0) {
+    svg.append("path").attr("class", "seen-ready").attr("d", area().curve(curveStepAfter)
+      .x((s) => x(s[0])).y0(soil).y1((s) => soil - 0.6 * share(s[1]))([...r.seenSettled, [Math.max(last, r.seenSettled.at(-1)[0]), r.seenSettled.at(-1)[1]]]));
+  }
+  r.seenMoved.forEach(([day]) => {
+    const pot = size.labels ? 7 : 4;
+    svg.append("path").attr("class", "p-pot pot-mark").attr("d", `M${x(day) - pot} ${soil - 2 * pot}h${2 * pot}l${-pot / 2} ${2 * pot}h${-pot}z`);
+  });
   if (r.seenFirstSign.length > 0) {
     const way = r.firstSignBelow ? 1 : -1;
     svg.append("path").attr("class", "seen-first").attr("d", line().curve(curveStepAfter)

@@ -33,8 +33,6 @@ public class BatchReads {
     private static final int FINISHED_SHOWN = 40;
 
     private final BatchRepository batches;
-    private final CheckRepository checks;
-    private final ReadingRepository readings;
     private final TallyRepository tallies;
     private final PottingRepository pottings;
     private final Histories histories;
@@ -47,8 +45,6 @@ public class BatchReads {
 
     BatchReads(
             BatchRepository batches,
-            CheckRepository checks,
-            ReadingRepository readings,
             TallyRepository tallies,
             PottingRepository pottings,
             Histories histories,
@@ -59,8 +55,6 @@ public class BatchReads {
             Says says,
             Today today) {
         this.batches = batches;
-        this.checks = checks;
-        this.readings = readings;
         this.tallies = tallies;
         this.pottings = pottings;
         this.histories = histories;
@@ -110,25 +104,21 @@ public class BatchReads {
         Batch batch = batch(code);
         Row row = rows(List.of(batch)).get(0);
         Outlook outlook = outlooks.read(batch.outlookText());
-        List<Check> all = checks.ofBatch(batch.getId());
-        Map<UUID, Long> readCounts = all.isEmpty()
-                ? Map.of()
-                : readings.findByCheckIdIn(all.stream().map(Check::getId).toList()).stream()
-                        .collect(Collectors.groupingBy(PieceReading::checkId, Collectors.counting()));
+        CheckLog log = histories.log(batch);
         Optional<BatchHistory> history =
-                batch.stuckOn() == null ? Optional.empty() : Optional.of(histories.replay(batch));
+                batch.stuckOn() == null ? Optional.empty() : Optional.of(histories.replay(batch, log));
         Tallies ready = history.map(h -> h.tallies(Milestone.READY)).orElse(Tallies.none());
         return new BatchSheet(
                 row,
                 outlook,
                 expected(row.batch(), outlook),
-                history.map(h -> details(batch, h)).orElse(List.of()),
+                history.map(h -> details(batch, h, log)).orElse(List.of()),
                 row.batch().lastKnowingLook() == null ? Optional.empty() : Optional.of(RootingCurve.fit(ready)),
-                all.stream()
-                        .map(c -> c.view(readCounts.getOrDefault(c.getId(), 0L)))
+                log.all().stream()
+                        .map(c -> c.view(log.of(c).size()))
                         .sorted(Comparator.comparing(CheckView::lookedOn).reversed())
                         .toList(),
-                pottings.findByBatchIdOrderByMovedOn(batch.getId()).stream()
+                pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId())).stream()
                         .map(Potting::view)
                         .toList(),
                 lookup.protocol(row.batch()),
@@ -146,7 +136,7 @@ public class BatchReads {
         }
         Map<UUID, PlaceView> places =
                 stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
-        Map<UUID, List<PottingView>> unsettled = pottings.findByBatchIdInAndSettledIsNull(ids).stream()
+        Map<UUID, List<PottingView>> moves = pottings.findByBatchIdInOrderByMovedOn(ids).stream()
                 .map(Potting::view)
                 .collect(Collectors.groupingBy(PottingView::batchId));
         Map<UUID, List<TallyRow>> counted =
@@ -157,12 +147,16 @@ public class BatchReads {
             Outlook outlook = outlooks.read(batch.outlookText());
             List<TallyRow> own = counted.getOrDefault(batch.getId(), List.of());
             Tallies ready = of(own, Milestone.READY);
-            TaskFinder.Known known =
-                    new TaskFinder.Known(view, outlook, ready, unsettled.getOrDefault(batch.getId(), List.of()));
+            List<PottingView> moved = moves.getOrDefault(batch.getId(), List.of());
+            TaskFinder.Known known = new TaskFinder.Known(
+                    view,
+                    outlook,
+                    ready,
+                    moved.stream().filter(m -> m.settled() == null).toList());
             rows.add(new Row(
                     view,
                     places.get(view.placeId()),
-                    ribbon(view, outlook, of(own, Milestone.FIRST_SIGN), ready),
+                    ribbon(view, outlook, of(own, Milestone.FIRST_SIGN), ready, moved),
                     view.closedOn() == null ? finder.tasks(known) : List.of(),
                     view.closedOn() == null && view.isStuck() ? finder.behind(known) : Optional.empty()));
         }
@@ -173,7 +167,7 @@ public class BatchReads {
         return rows;
     }
 
-    private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready) {
+    private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready, List<PottingView> moved) {
         Expected expected = expected(b, outlook);
         Method method = lookup.method(b.method());
         LocalDate day = today.date();
@@ -198,7 +192,7 @@ public class BatchReads {
                 firstSign,
                 ready,
                 looks,
-                List.of(),
+                moved,
                 words(b, expected));
     }
 
@@ -220,20 +214,12 @@ public class BatchReads {
                 : Expected.of(outlook, b.takenOn(), b.slowing());
     }
 
-    private List<PieceDetail> details(Batch batch, BatchHistory history) {
-        List<UUID> standing = checks.ofBatch(batch.getId()).stream()
-                .filter(c -> !c.isWithdrawn())
-                .filter(c -> !c.byCount())
-                .map(Check::getId)
-                .toList();
+    private static List<PieceDetail> details(Batch batch, BatchHistory history, CheckLog log) {
         Map<Integer, PieceDetail.Noted> noted = new HashMap<>();
-        if (!standing.isEmpty()) {
-            Map<UUID, List<PieceReading>> read =
-                    readings.findByCheckIdIn(standing).stream().collect(Collectors.groupingBy(PieceReading::checkId));
-            // Checks come in order of day, so that what was noted last stands.
-            standing.forEach(id -> read.getOrDefault(id, List.of())
-                    .forEach(r -> noted.merge(r.piece(), PieceDetail.Noted.of(r), PieceDetail.Noted::then)));
-        }
+        // Checks come in order of day, so that what was noted last stands.
+        log.standing()
+                .forEach(c -> log.of(c)
+                        .forEach(r -> noted.merge(r.piece(), PieceDetail.Noted.of(r), PieceDetail.Noted::then)));
         int moved = batch.view().moved();
         List<PieceDetail> details = new ArrayList<>();
         for (var p : history.pieces()) {

@@ -207,7 +207,7 @@ public class Batches {
         if (counts.pending() == 0) {
             return batch.view();
         }
-        List<PieceView> pieces = histories.replay(batch).pieces();
+        List<PieceView> pieces = histories.replay(batch, histories.log(batch)).pieces();
         // Where counts were given to anonymous pieces, nobody knows which ones still stand: then the rest goes by
         // count.
         boolean known = batch.view().isTray() && pieces.stream().noneMatch(PieceView::byCount);

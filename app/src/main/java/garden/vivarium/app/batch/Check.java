@@ -95,7 +95,7 @@ class Check extends NurseryRow {
                 null);
     }
 
-    CheckView view(long readings) {
+    CheckView view(int readings) {
         return new CheckView(
                 getId(),
                 lookedOn,
@@ -106,7 +106,7 @@ class Check extends NurseryRow {
                 lost,
                 sent,
                 youngPlants,
-                (int) readings,
+                readings,
                 note,
                 personName,
                 madeAt,

@@ -66,9 +66,22 @@ class Histories {
         this.guide = guide;
     }
 
+    /** Reads all checks of a batch, with their readings. */
+    CheckLog log(Batch batch) {
+        List<Check> all = checks.ofBatch(batch.getId());
+        List<UUID> byPiece =
+                all.stream().filter(c -> !c.byCount()).map(Check::getId).toList();
+        return new CheckLog(
+                all,
+                byPiece.isEmpty()
+                        ? Map.of()
+                        : readings.findByCheckIdIn(byPiece).stream()
+                                .collect(Collectors.groupingBy(PieceReading::checkId)));
+    }
+
     /** Replays the looks that stand. */
-    BatchHistory replay(Batch batch) {
-        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch, standing(batch)));
+    BatchHistory replay(Batch batch, CheckLog log) {
+        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch, log));
     }
 
     /**
@@ -77,7 +90,7 @@ class Histories {
      * @throws Refusal if they cannot be true beside what is known
      */
     void tryOn(Batch batch, List<LookCommand> more) {
-        List<Look> looks = looks(batch, standing(batch));
+        List<Look> looks = looks(batch, log(batch));
         more.forEach(c -> looks.add(look(batch, c)));
         BatchHistory.replay(batch.stuck(), signs(batch), looks);
     }
@@ -104,19 +117,20 @@ class Histories {
     @Transactional(propagation = Propagation.MANDATORY)
     void refresh(Batch batch) {
         tallies.forget(batch.getId());
-        keep(batch, standing(batch));
+        keep(batch, log(batch));
         evidence.changed();
     }
 
     /** The same for a batch that has just been made with these looks by count; evidence is told by whoever makes many. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void refreshNew(Batch batch, List<Check> standing) {
-        keep(batch, standing);
+    void refreshNew(Batch batch, List<Check> first) {
+        keep(batch, new CheckLog(first, Map.of()));
     }
 
-    private void keep(Batch batch, List<Check> standing) {
+    private void keep(Batch batch, CheckLog log) {
+        List<Check> standing = log.standing();
         MilestoneSigns signs = signs(batch);
-        BatchHistory history = BatchHistory.replay(batch.stuck(), signs, looks(batch, standing));
+        BatchHistory history = replay(batch, log);
         Tallies ready = history.tallies(Milestone.READY);
         store(batch, Milestone.READY, ready);
         if (signs.firstSign().isPresent()) {
@@ -158,20 +172,15 @@ class Histories {
 
     /** The looks by count that stand, as they were typed. */
     List<LookCommand> counts(Batch batch) {
-        return standing(batch).stream()
+        return log(batch).standing().stream()
                 .filter(Check::byCount)
                 .map(Check::command)
                 .toList();
     }
 
-    private List<Look> looks(Batch batch, List<Check> standing) {
-        List<UUID> byPiece =
-                standing.stream().filter(c -> !c.byCount()).map(Check::getId).toList();
-        Map<UUID, List<PieceReading>> read = byPiece.isEmpty()
-                ? Map.of()
-                : readings.findByCheckIdIn(byPiece).stream().collect(Collectors.groupingBy(PieceReading::checkId));
+    private static List<Look> looks(Batch batch, CheckLog log) {
         List<Look> looks = new ArrayList<>();
-        for (Check c : standing) {
+        for (Check c : log.standing()) {
             if (c.byCount()) {
                 looks.add(look(batch, c.command()));
                 continue;
@@ -179,18 +188,12 @@ class Histories {
             int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
             looks.add(new Look.ByPiece(
                     day,
-                    read.getOrDefault(c.getId(), List.of()).stream()
+                    log.of(c).stream()
                             .map(PieceReading::reading)
                             .sorted(Comparator.comparingInt(Reading::piece))
                             .toList()));
         }
         return looks;
-    }
-
-    private List<Check> standing(Batch batch) {
-        return checks.ofBatch(batch.getId()).stream()
-                .filter(c -> !c.isWithdrawn())
-                .toList();
     }
 
     private void store(Batch batch, Milestone milestone, Tallies counted) {

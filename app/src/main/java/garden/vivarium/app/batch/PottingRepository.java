@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface PottingRepository extends JpaRepository<Potting, UUID> {
 
-    List<Potting> findByBatchIdOrderByMovedOn(UUID batch);
+    List<Potting> findByBatchIdInOrderByMovedOn(Collection<UUID> batches);
 
     List<Potting> findByBatchIdInAndSettledIsNull(Collection<UUID> batches);
 }

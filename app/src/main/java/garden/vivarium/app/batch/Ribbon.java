@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 
 /**
  * A batch's or a plan's life as the ribbon component draws it: days are numbers since {@code start}.
@@ -30,7 +31,8 @@ import java.util.TreeMap;
  * @param seenReady the same for ready
  * @param seenLost the same for losses
  * @param looks days of looks
- * @param moves days of moves
+ * @param seenMoved [day, pieces moved so far]
+ * @param seenSettled [day, young plants settled so far]
  * @param words the same in words, for those who cannot see it
  */
 public record Ribbon(
@@ -51,7 +53,8 @@ public record Ribbon(
         List<List<Integer>> seenReady,
         List<List<Integer>> seenLost,
         List<Integer> looks,
-        List<Integer> moves,
+        List<List<Integer>> seenMoved,
+        List<List<Integer>> seenSettled,
         String words) {
 
     /** The ribbon of a plan: what is expected, nothing seen. */
@@ -87,7 +90,7 @@ public record Ribbon(
             Tallies firstSignSeen,
             Tallies readySeen,
             List<LocalDate> looks,
-            List<LocalDate> moves,
+            List<PottingView> moves,
             String words) {
         int stuck = day(start, e.stuck());
         return new Ribbon(
@@ -108,7 +111,12 @@ public record Ribbon(
                 soFar(readySeen, Outcome.REACHED, stuck),
                 soFar(readySeen, Outcome.LOST, stuck),
                 looks.stream().map(d -> day(start, d)).toList(),
-                moves.stream().map(d -> day(start, d)).toList(),
+                soFar(start, moves, PottingView::movedOn, PottingView::pieces),
+                soFar(
+                        start,
+                        moves.stream().filter(m -> m.settled() != null).toList(),
+                        PottingView::settledOn,
+                        PottingView::settled),
                 words);
     }
 
@@ -119,11 +127,25 @@ public record Ribbon(
                 byDay.merge(i.by(), n.intValue(), Integer::sum);
             }
         });
+        return steps(byDay, stuck);
+    }
+
+    private static List<List<Integer>> soFar(
+            LocalDate start,
+            List<PottingView> moves,
+            Function<PottingView, LocalDate> when,
+            Function<PottingView, Integer> howMany) {
+        TreeMap<Integer, Integer> byDay = new TreeMap<>();
+        moves.forEach(m -> byDay.merge(day(start, when.apply(m)), howMany.apply(m), Integer::sum));
+        return steps(byDay, 0);
+    }
+
+    private static List<List<Integer>> steps(TreeMap<Integer, Integer> byDay, int from) {
         List<List<Integer>> steps = new ArrayList<>();
         int sum = 0;
         for (var e : byDay.entrySet()) {
             sum += e.getValue();
-            steps.add(List.of(stuck + e.getKey(), sum));
+            steps.add(List.of(from + e.getKey(), sum));
         }
         return steps;
     }

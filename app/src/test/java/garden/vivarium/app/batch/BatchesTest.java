@@ -298,8 +298,10 @@ class BatchesTest {
         }
 
         BatchView now = find(batch);
-        BatchHistory rebuilt = in(() -> transaction.execute(
-                s -> histories.replay(stored.findByCode(batch.code()).orElseThrow())));
+        BatchHistory rebuilt = in(() -> transaction.execute(t -> {
+            Batch held = stored.findByCode(batch.code()).orElseThrow();
+            return histories.replay(held, histories.log(held));
+        }));
         assertThat(tally(now)).isEqualTo(rebuilt.tallies(Milestone.READY));
         assertThat(now.counts()).isEqualTo(rebuilt.counts());
         assertThat(tally(now).total()).isEqualTo(12);
