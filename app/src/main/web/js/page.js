@@ -64,11 +64,11 @@ if ("serviceWorker" in navigator && document.body.dataset.worker === "yes") {
 
 // Checks that wait in this browser are sent from whatever page is open.
 if (localStorage.getItem("vivarium.outbox") && !document.querySelector("[data-bench]") && document.body.dataset.worker === "yes") {
-  import("./batch/outbox.js").then(async ({ waiting, send }) => {
+  Promise.all([import("./batch/outbox.js"), import("./batch/draft.js")]).then(async ([{ waiting, send }, { settle }]) => {
     for (const item of waiting()) {
       const answer = await send(item);
       if (answer.outcome === "kept") {
-        localStorage.removeItem(`vivarium.check.${item.code}`);
+        settle(item.code, item.check, answer.changes);
       }
     }
   });

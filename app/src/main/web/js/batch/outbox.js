@@ -43,7 +43,7 @@ export async function send(item) {
     const answer = await post(item, csrf);
     if (answer.ok) {
       remove(item.check.clientId);
-      return { outcome: "kept" };
+      return { outcome: "kept", ...(await answer.json()) };
     }
     const said = await answer.json().catch(() => ({ message: "The server could not take it." }));
     if (answer.status === 409) {

@@ -149,6 +149,44 @@ class BenchModeTest {
     }
 
     @Test
+    void whatIsTypedWhileACheckWaitsIsNotLost() {
+        browser.keys("2");
+        browser.script(
+                "window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('offline'))");
+        browser.keys(Keys.ENTER);
+        browser.untilText("[data-line]", "it is kept here");
+        browser.keys(Keys.ARROW_RIGHT, "1");
+        browser.script("window.fetch = window.realFetch; window.dispatchEvent(new Event('online'))");
+        browser.untilText("[data-line]", "Taken up where you left it");
+        assertThat(held().ready()).isOne();
+        assertThat(held().firstSign()).isOne();
+
+        browser.keys(Keys.ENTER);
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().firstSign()).isEqualTo(2);
+    }
+
+    @Test
+    void aRootIsMeasuredOnTheCellWhereItWasTyped() {
+        browser.keys(".", "3", "0");
+        browser.press("[data-piece='40']");
+        assertThat(browser.text("[data-count]")).isEqualTo("1 of 72 looked at");
+        browser.press("[data-piece='1']");
+        assertThat(browser.text("[data-now]")).isEqualTo("Piece 1: ready, root 30 mm");
+        browser.keys("b", "f");
+        assertThat(browser.text("[data-now]")).isEqualTo("Piece 1: ready, root 30 mm, side roots, firm");
+        browser.keys("u", "u");
+        assertThat(browser.text("[data-now]")).isEqualTo("Piece 1: ready, root 30 mm");
+    }
+
+    @Test
+    void sentinelsAreAFewThatStillRun() {
+        browser.keys("r");
+        assertThat(browser.count(".cell.sentinel")).isBetween(2, 5);
+        assertThat(browser.text("[data-line]")).contains("They stand for the tray");
+    }
+
+    @Test
     void aCheckThatNobodyHereCanTakeDoesNotWaitForEver() {
         browser.script("localStorage.setItem('vivarium.outbox', JSON.stringify([{code: '26w01-ZZ', check: {"
                 + "clientId: crypto.randomUUID(), lookedOn: '2026-06-14', look: 'LIFTED', knownChanges: null, note: null,"

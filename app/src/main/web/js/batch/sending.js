@@ -1,0 +1,93 @@
+// Sending a check from bench mode: again and again until the server has it, and both sides shown where another was quicker.
+import { settle } from "./draft.js";
+import { put, remove, send, waiting } from "./outbox.js";
+import { words } from "./readings.js";
+
+const RETRY_MS = 8000;
+
+export class Sending {
+  /**
+   * @param root bench mode's element
+   * @param bench what is known of the batch
+   * @param draft the check being typed
+   * @param say tells the grower something; its second argument says whether it is wrong
+   */
+  constructor(root, bench, draft, say) {
+    this.clash = root.querySelector("[data-clash]");
+    this.bench = bench;
+    this.draft = draft;
+    this.say = say;
+    this.busy = false;
+    window.addEventListener("online", () => this.retry());
+    if (this.isWaiting()) {
+      this.say("A check of this batch waits to be sent.", false);
+      this.retry();
+    }
+  }
+
+  isWaiting() {
+    return waiting().some((w) => w.code === this.bench.code);
+  }
+
+  async save() {
+    put(this.bench.code, this.draft.body());
+    await this.retry();
+  }
+
+  async retry() {
+    const item = waiting().find((w) => w.code === this.bench.code);
+    if (!item || this.busy) {
+      return;
+    }
+    this.busy = true;
+    this.say("Sending…", false);
+    const answer = await send(item);
+    this.busy = false;
+    if (answer.outcome === "kept") {
+      this.kept(item, answer);
+    } else if (answer.outcome === "refused") {
+      this.say(`${answer.message} Nothing you typed is lost.`, true);
+    } else if (answer.outcome === "clash") {
+      await this.showBothSides(item, answer);
+    } else {
+      this.say(answer.message, true);
+      setTimeout(() => this.retry(), RETRY_MS);
+    }
+  }
+
+  kept(item, answer) {
+    if (settle(this.bench.code, item.check, answer.changes)) {
+      window.location.reload();
+      return;
+    }
+    window.location.assign(`/batches/${encodeURIComponent(this.bench.code)}`);
+  }
+
+  /** Somebody else logged this batch meanwhile: shows where the two differ, and asks which way to go on. */
+  async showBothSides(item, answer) {
+    const page = new DOMParser().parseFromString(await (await fetch(window.location.href)).text(), "text/html");
+    const theirs = JSON.parse(page.querySelector("[data-bench]").dataset.bench);
+    const differing = item.check.pieces
+      .map((p) => ({ mine: p, theirs: theirs.cells.find((c) => c.piece === p.piece) }))
+      .filter((d) => d.theirs.state !== d.mine.state);
+    this.clash.querySelector("ul").replaceChildren(...differing.map((d) => {
+      const line = document.createElement("li");
+      line.textContent = `Piece ${d.mine.piece}: held as ${words(d.theirs, this.bench.causes)}, yours ${words(d.mine, this.bench.causes)}`;
+      return line;
+    }));
+    this.clash.querySelector("[data-clash-text]").textContent =
+      differing.length === 0 ? `${answer.message} Both say the same of your pieces.` : `${answer.message} These differ:`;
+    this.clash.hidden = false;
+    this.clash.querySelector("[data-both]").onclick = () => {
+      this.clash.hidden = true;
+      this.draft.set("knownChanges", answer.changes);
+      this.save();
+    };
+    this.clash.querySelector("[data-theirs]").onclick = () => {
+      remove(item.check.clientId);
+      this.draft.forget();
+      window.location.reload();
+    };
+    this.clash.querySelector("[data-both]").focus();
+  }
+}

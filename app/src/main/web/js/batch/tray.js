@@ -1,0 +1,141 @@
+// The tray map: one cell a piece; which one is being read, and which are chosen together.
+import { drawing, drawingOf } from "./piece.js";
+import { words } from "./readings.js";
+
+export class Tray {
+  /**
+   * @param frame the element that holds the cells
+   * @param bench what is known of the batch
+   * @param draft the check being typed
+   * @param hear what is called when a cell is left by touch or mouse, and when another is being read
+   */
+  constructor(frame, bench, draft, hear) {
+    this.frame = frame;
+    this.bench = bench;
+    this.draft = draft;
+    this.hear = hear;
+    this.at = draft.values.at;
+    this.chosen = new Set();
+    this.sentinels = new Set();
+    this.several = false;
+    this.buttons = bench.cells.map(makeCell);
+    frame.replaceChildren(...this.buttons);
+    frame.classList.add(bench.columns <= 13 ? `cols-${bench.columns}` : "cols-many");
+    this.drawAll();
+    this.chooseByPointer();
+  }
+
+  get cell() {
+    return this.bench.cells[this.at];
+  }
+
+  /** The cells that the next key reads. */
+  targets() {
+    return (this.chosen.size > 0 ? [...this.chosen] : [this.at]).map((i) => this.bench.cells[i]);
+  }
+
+  drawAll() {
+    this.buttons.forEach((_, i) => this.draw(i));
+  }
+
+  draw(i) {
+    const cell = this.bench.cells[i];
+    const entry = this.draft.entry(cell.piece);
+    const button = this.buttons[i];
+    button.querySelector("svg").replaceWith(drawingOf(cell, entry));
+    button.querySelector(".mm").textContent = entry?.rootMm === undefined ? "" : String(entry.rootMm);
+    button.classList.toggle("read", entry !== undefined && !entry.unchanged);
+    button.classList.toggle("unchanged", entry?.unchanged === true);
+    button.classList.toggle("at", this.chosen.size > 0 ? this.chosen.has(i) : i === this.at);
+    button.classList.toggle("sentinel", this.sentinels.has(cell.piece));
+    button.setAttribute("aria-label", `piece ${cell.piece}: ${words(entry, this.bench.causes)}`);
+  }
+
+  /** Goes to a cell; extending keeps those chosen and adds it. */
+  go(i, extend = false) {
+    const before = this.at;
+    if (extend) {
+      this.chosen.add(before).add(i);
+    } else if (this.chosen.size > 0) {
+      const old = [...this.chosen];
+      this.chosen.clear();
+      old.forEach((c) => this.draw(c));
+    }
+    this.at = i;
+    this.draft.values.at = i;
+    this.buttons[before].tabIndex = -1;
+    this.buttons[i].tabIndex = 0;
+    this.buttons[i].focus({ preventScroll: true });
+    this.buttons[i].scrollIntoView({ block: "nearest", inline: "nearest" });
+    this.draw(before);
+    this.draw(i);
+    this.hear.moved();
+  }
+
+  goTo(piece) {
+    this.go(this.bench.cells.findIndex((c) => c.piece === piece));
+  }
+
+  step(by, extend) {
+    const next = this.at + by;
+    if (next >= 0 && next < this.buttons.length) {
+      this.go(next, extend);
+    }
+  }
+
+  /** For fingers: while this is on, each cell touched joins those chosen. */
+  chooseSeveral(on) {
+    this.several = on;
+    if (on) {
+      this.chosen.add(this.at);
+    }
+  }
+
+  /** A drag with the mouse chooses; a finger's drag scrolls a wide tray, and its touch goes to a cell. */
+  chooseByPointer() {
+    let from = null;
+    let byFinger = false;
+    const cellAt = (event) => this.buttons.indexOf(document.elementFromPoint(event.clientX, event.clientY)?.closest(".cell"));
+    this.frame.addEventListener("click", (event) => {
+      const i = this.buttons.indexOf(event.target.closest(".cell"));
+      if (i >= 0 && byFinger) {
+        this.hear.leaving();
+        this.go(i, this.several);
+      }
+    });
+    this.frame.addEventListener("pointerdown", (event) => {
+      const i = cellAt(event);
+      byFinger = event.pointerType === "touch";
+      if (i >= 0 && !byFinger) {
+        event.preventDefault();
+        from = i;
+        this.hear.leaving();
+        this.go(i);
+      }
+    });
+    this.frame.addEventListener("pointermove", (event) => {
+      const i = from === null ? -1 : cellAt(event);
+      if (i >= 0 && i !== this.at) {
+        this.go(i, true);
+      }
+    });
+    window.addEventListener("pointerup", () => {
+      from = null;
+    });
+  }
+}
+
+function makeCell(cell) {
+  const button = document.createElement("button");
+  button.type = "button";
+  button.className = "cell";
+  button.tabIndex = -1;
+  button.dataset.piece = cell.piece;
+  const number = document.createElement("span");
+  number.className = "no";
+  number.textContent = cell.piece;
+  const mm = document.createElement("span");
+  mm.className = "mm";
+  button.append(number, drawing("none", false), mm);
+  return button;
+}
