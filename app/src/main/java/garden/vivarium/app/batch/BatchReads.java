@@ -11,7 +11,9 @@ import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.PieceCode;
 import garden.vivarium.core.watch.Behind;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -220,11 +222,16 @@ public class BatchReads {
         log.standing()
                 .forEach(c -> log.of(c)
                         .forEach(r -> noted.merge(r.piece(), PieceDetail.Noted.of(r), PieceDetail.Noted::then)));
+        BatchCode code = BatchCode.parse(batch.code());
         int moved = batch.view().moved();
         List<PieceDetail> details = new ArrayList<>();
         for (var p : history.pieces()) {
             boolean potted = p.wasReady() && !p.state().isEnd() && moved-- > 0;
-            details.add(new PieceDetail(p, noted.getOrDefault(p.piece(), PieceDetail.Noted.NOTHING), potted));
+            details.add(new PieceDetail(
+                    new PieceCode(code, p.piece()),
+                    p,
+                    noted.getOrDefault(p.piece(), PieceDetail.Noted.NOTHING),
+                    potted));
         }
         return details;
     }

@@ -2,9 +2,10 @@ package garden.vivarium.app.batch;
 
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
+import garden.vivarium.core.timing.PieceCode;
 
 /** One piece as it is drawn: where it stands, what else was noted, and whether it is in a pot. */
-record PieceDetail(PieceView view, Noted noted, boolean potted) {
+record PieceDetail(PieceCode code, PieceView view, Noted noted, boolean potted) {
 
     /** What was noted last beside the state; null where nobody said. */
     record Noted(Integer rootMm, Boolean sideRoots, Boolean topGrowth, String cause) {
@@ -43,8 +44,8 @@ record PieceDetail(PieceView view, Noted noted, boolean potted) {
 
     /** The piece in words. */
     public String words() {
-        StringBuilder words = new StringBuilder("piece %d: %s"
-                .formatted(view.piece(), potted ? "potted" : view.state().words()));
+        StringBuilder words = new StringBuilder(
+                "%s: %s".formatted(code, potted ? "potted" : view.state().words()));
         if (noted.cause() != null && view.state() == PieceState.LOST) {
             words.append(", ").append(noted.cause());
         }

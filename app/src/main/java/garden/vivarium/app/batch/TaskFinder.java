@@ -239,7 +239,9 @@ class TaskFinder {
                                         k.strike().mean(),
                                         k.readyTime().by(seen),
                                         100 * still)),
-                        Working.step("Below one in twenty they are proposed as stalled", "")));
+                        Working.step(
+                                "Below one in twenty they are proposed as stalled; that is so from",
+                                "day %d".formatted(Stalled.fromDay(k.strike().mean(), k.readyTime())))));
     }
 
     private static String capital(String words) {

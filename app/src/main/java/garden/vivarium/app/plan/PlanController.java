@@ -143,6 +143,7 @@ class PlanController {
                 List<WayRow> ways = plans.ways(plant.get(), form);
                 model.addAttribute("plant", plant.get());
                 model.addAttribute("ways", ways);
+                model.addAttribute("young", plans.isNurseryYoung());
                 ways.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
                     model.addAttribute("chosen", row);
                     model.addAttribute("warnings", plans.warnings(plant.get(), row));

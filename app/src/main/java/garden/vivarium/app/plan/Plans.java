@@ -192,6 +192,12 @@ public class Plans {
                 .view();
     }
 
+    /** Whether so few batches are finished that numbers are rougher than they say. */
+    @Transactional(readOnly = true)
+    boolean isNurseryYoung() {
+        return evidence.record().isYoung();
+    }
+
     @Transactional(readOnly = true)
     PlanView find(UUID id) {
         return plans.findById(id).map(Plan::view).orElseThrow(() -> new Missing("no such plan"));

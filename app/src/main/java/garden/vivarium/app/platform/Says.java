@@ -1,7 +1,9 @@
 package garden.vivarium.app.platform;
 
 import java.time.LocalDate;
+import java.time.Month;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 
@@ -25,6 +27,11 @@ public class Says {
         }
         long away = Math.abs(day.toEpochDay() - today.date().toEpochDay());
         return (away > 183 ? DAY_WITH_YEAR : DAY).format(day).replace("Sept", "Sep");
+    }
+
+    /** "March". */
+    public String month(Month month) {
+        return month.getDisplayName(TextStyle.FULL, Locale.UK);
     }
 
     /** "73%". */

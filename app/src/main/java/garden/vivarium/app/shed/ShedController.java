@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
@@ -13,9 +14,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 class ShedController {
 
     private final Guide guide;
+    private final People people;
 
-    ShedController(Guide guide) {
+    ShedController(Guide guide, People people) {
         this.guide = guide;
+        this.people = people;
     }
 
     @GetMapping("/shed")
@@ -29,6 +32,7 @@ class ShedController {
         Protocol protocol = guide.protocol(key).orElseThrow(() -> new Missing("no such protocol"));
         model.addAttribute("p", protocol);
         model.addAttribute("method", guide.method(protocol.method()).orElseThrow());
+        model.addAttribute("months", protocol.season().localMonths(people.hemisphere()));
         model.addAttribute(
                 "cautions",
                 protocol.cautions().stream()

@@ -252,7 +252,8 @@ class BatchesTest {
         look(tray, Growing.pieces(TODAY.minusDays(9), PieceState.READY, PieceState.NONE, PieceState.LOST));
 
         assertThat(in(() -> batches.giveUp(tray.code(), TODAY)).counts().lost()).isEqualTo(2);
-        assertThat(in(() -> reads.sheet(tray.code()).pieces().get(1).words())).isEqualTo("piece 2: lost, stalled");
+        assertThat(in(() -> reads.sheet(tray.code()).pieces().get(1).words()))
+                .isEqualTo(tray.code() + "/2: lost, stalled");
     }
 
     @Test

@@ -75,11 +75,28 @@ public final class Growing {
     /** Any protocol; {@code stuckOn} null leaves the wounds to dry. */
     public static NewBatch newBatch(
             Guide guide, String protocol, StockPlantView parent, int pieces, LocalDate takenOn, LocalDate stuckOn) {
+        return newBatch(guide, protocol, parent, parent.place().id(), pieces, takenOn, stuckOn);
+    }
+
+    /** The same, stuck at once, in another place than its parent's. */
+    public static NewBatch newBatchAt(
+            Guide guide, String protocol, StockPlantView parent, UUID place, int pieces, LocalDate day) {
+        return newBatch(guide, protocol, parent, place, pieces, day, day);
+    }
+
+    private static NewBatch newBatch(
+            Guide guide,
+            String protocol,
+            StockPlantView parent,
+            UUID place,
+            int pieces,
+            LocalDate takenOn,
+            LocalDate stuckOn) {
         Protocol p = guide.protocol(protocol).orElseThrow();
         return new NewBatch(
                 parent.plant(),
                 parent.id(),
-                parent.place().id(),
+                place,
                 null,
                 null,
                 p.key(),

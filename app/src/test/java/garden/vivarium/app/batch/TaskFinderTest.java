@@ -1,0 +1,176 @@
+package garden.vivarium.app.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.watch.Behind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.test.util.ReflectionTestUtils;
+
+/** What a batch needs, and the reasons given, without a database. */
+class TaskFinderTest {
+
+    private static final Guide GUIDE = Guide.load();
+    private static final Protocol PLUGS = GUIDE.protocol("tip-in-plugs").orElseThrow();
+    private static final LocalDate STUCK = LocalDate.of(2026, 5, 1);
+
+    private final Today today = mock(Today.class);
+    private TaskFinder finder;
+
+    @BeforeEach
+    void onDayTwenty() {
+        when(today.date()).thenReturn(STUCK.plusDays(20));
+        Says says = mock(Says.class, org.mockito.Mockito.CALLS_REAL_METHODS);
+        ReflectionTestUtils.setField(says, "today", today);
+        finder = new TaskFinder(new GuideLookup(GUIDE), says, today);
+    }
+
+    @Test
+    void theFirstLookIsDueOnTheProtocolsDayAndLaterOutOfSeason() {
+        Task inSeason = only(known(batch(counts(0, 0), null, 1), Tallies.none()));
+        Task winter = only(known(batch(counts(0, 0), null, 1.6), Tallies.none()));
+
+        assertThat(inSeason.kind()).isEqualTo(Task.Kind.LOOK);
+        assertThat(inSeason.due()).isEqualTo(STUCK.plusDays(PLUGS.looks().first()));
+        assertThat(inSeason.why()).contains("Day 20").contains("a gentle tug".substring(2));
+        assertThat(winter.due()).isEqualTo(STUCK.plusDays(13));
+        assertThat(winter.working().steps().get(0).figures()).isEqualTo("8 × 1.6 = day 13");
+    }
+
+    @Test
+    void afterALookTheNextFollowsFromWhatIsExpected() {
+        Task next = only(known(batch(counts(0, 0), STUCK.plusDays(17), 1), tallies(17, 0, 24)));
+
+        assertThat(next.kind()).isEqualTo(Task.Kind.LOOK);
+        assertThat(next.due()).isBetween(STUCK.plusDays(20), STUCK.plusDays(26));
+        assertThat(next.why()).contains("last seen on day 17").contains("in ten still waiting");
+        assertThat(next.pressing()).isFalse();
+    }
+
+    @Test
+    void aLookLongOverdueIsPressing() {
+        when(today.date()).thenReturn(STUCK.plusDays(60));
+        assertThat(only(known(batch(counts(0, 0), STUCK.plusDays(17), 1), tallies(17, 0, 24)))
+                        .pressing())
+                .isTrue();
+    }
+
+    @Test
+    void hopelessPiecesAreGivenUpUnlessTheyFeltFirmWhichIsSaid() {
+        when(today.date()).thenReturn(STUCK.plusDays(95));
+        BatchView late = batch(counts(20, 0), STUCK.plusDays(90), 1);
+        Task soft = only(known(moved(late, 0), tallies(90, 20, 4)));
+        Task firm = only(known(moved(late, 3), tallies(90, 20, 4)));
+
+        assertThat(soft.kind()).isEqualTo(Task.Kind.GIVE_UP);
+        assertThat(soft.why()).contains("Nothing by day 90").doesNotContain("firm");
+        assertThat(soft.working().steps())
+                .last()
+                .satisfies(s -> assertThat(s.figures()).startsWith("day "));
+        assertThat(firm.why()).contains("3 of them last felt firm");
+    }
+
+    @Test
+    void severalPiecesMakeOnePot() {
+        Task task = new Task(Task.Kind.MOVE, batch(counts(7, 0), STUCK, 1), "", "", STUCK, false, null, 7, null);
+
+        assertThat(task.batch().piecesPerPot()).isEqualTo(3);
+        assertThat(task.youngPlants()).isEqualTo(3);
+    }
+
+    @Test
+    void behindIsJudgedOnceUntilTheBatchChanges() {
+        TaskFinder.Known none = known(batch(counts(0, 0), STUCK.plusDays(35), 1), tallies(35, 0, 24));
+        Behind first = finder.behind(none).orElseThrow();
+
+        assertThat(first.isBehind()).isTrue();
+        assertThat(finder.behind(none).orElseThrow()).isSameAs(first);
+        assertThat(finder.behind(known(batch(counts(0, 0), null, 1), Tallies.of(Map.of(Interval.pending(0), 24L)))))
+                .as("nothing can be said before the first look")
+                .isEmpty();
+    }
+
+    private Task only(TaskFinder.Known known) {
+        List<Task> tasks = finder.tasks(known);
+        assertThat(tasks).hasSize(1);
+        return tasks.get(0);
+    }
+
+    private static TaskFinder.Known known(BatchView batch, Tallies ready) {
+        return new TaskFinder.Known(batch, Outlook.ofGuide(PLUGS, 0.08), ready, List.of());
+    }
+
+    /** Ready by the day, and pending at it. */
+    private static Tallies tallies(int day, long ready, long pending) {
+        return Tallies.of(Map.of(Interval.reached(0, day), ready, Interval.pending(day), pending));
+    }
+
+    private static Counts counts(int ready, int lost) {
+        return new Counts(24, ready, ready, lost, 0, 0);
+    }
+
+    private static BatchView batch(Counts counts, LocalDate lastLook, double slowing) {
+        return view(counts, lastLook, slowing, 0, 0);
+    }
+
+    /** The same batch with all ready pieces moved, and so many of the rest last felt firm. */
+    private static BatchView moved(BatchView b, int firm) {
+        return view(b.counts(), b.lastLook(), b.slowing(), b.counts().ready(), firm);
+    }
+
+    private static BatchView view(Counts counts, LocalDate lastLook, double slowing, int moved, int firm) {
+        return new BatchView(
+                UUID.randomUUID(),
+                "26w18-A",
+                null,
+                null,
+                "Fuchsia ‘Skerry Lantern’",
+                "soft",
+                UUID.randomUUID(),
+                PLUGS.key(),
+                PLUGS.method(),
+                PLUGS.medium(),
+                "hormone 0.3%",
+                null,
+                STUCK,
+                24,
+                STUCK,
+                24,
+                4,
+                6,
+                null,
+                null,
+                null,
+                null,
+                null,
+                false,
+                3,
+                null,
+                null,
+                slowing,
+                1,
+                counts,
+                moved,
+                0,
+                lastLook,
+                lastLook,
+                null,
+                firm,
+                null,
+                1);
+    }
+}

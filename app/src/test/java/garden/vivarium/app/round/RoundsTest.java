@@ -1,0 +1,147 @@
+package garden.vivarium.app.round;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The round's one key does each kind of task whole, and asks for nothing twice. */
+@OnDatabase
+class RoundsTest {
+
+    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Rounds rounds;
+
+    @Autowired
+    private Guide guide;
+
+    private UUID nursery;
+    private StockPlantView parent;
+
+    @BeforeEach
+    void aNursery() {
+        nursery = Nurseries.make(people).id();
+        parent = in(() -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
+    }
+
+    @Test
+    void lookedMovedAndSettledOneAfterTheOther() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        assertThat(due()).containsExactly(Task.Kind.LOOK);
+        assertThat(done(Task.Kind.LOOK, batch)).endsWith("looked, nothing changed.");
+        assertThat(in(() -> batches.find(batch.code())).lastKnowingLook()).isEqualTo(TODAY);
+
+        in(() -> batches.look(batch.code(), Growing.count(TODAY, 11, 1)));
+        assertThat(done(Task.Kind.MOVE, batch)).endsWith("11 pieces potted.");
+        assertThat(due()).isEmpty();
+        assertThatThrownBy(() -> done(Task.Kind.MOVE, batch))
+                .isInstanceOf(Problem.class)
+                .hasMessageContaining("no longer asks for that");
+    }
+
+    @Test
+    void whatHasCallusedIsStuckWhole() {
+        BatchView batch = in(() ->
+                batches.make(Growing.newBatch(guide, "offset-in-gritty-mix", parent, 9, TODAY.minusDays(3), null)));
+        assertThat(done(Task.Kind.STICK, batch)).endsWith("9 pieces stuck.");
+        assertThat(in(() -> batches.find(batch.code())).stuckOn()).isEqualTo(TODAY);
+    }
+
+    @Test
+    void whatHasSettledAndWhatIsHopelessGoToo() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(90)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(20), 8, 0)));
+        in(() -> batches.move(batch.code(), TODAY.minusDays(15), 8, 8));
+        assertThat(due()).containsExactlyInAnyOrder(Task.Kind.SETTLE, Task.Kind.GIVE_UP);
+
+        assertThat(done(Task.Kind.SETTLE, batch)).endsWith("all settled.");
+        assertThat(done(Task.Kind.GIVE_UP, batch)).endsWith("written off as stalled.");
+        BatchView now = in(() -> batches.find(batch.code()));
+        assertThat(now.settled()).isEqualTo(8);
+        assertThat(now.counts().lost()).isEqualTo(4);
+        assertThat(now.closedOn()).isNotNull();
+        assertThat(in(rounds::today).openBatches()).isZero();
+    }
+
+    @Test
+    void stopsFollowOneAnotherInWalkingOrder() {
+        in(() -> stock.placeNamed("Alcove", Climate.HEATED));
+        StockPlantView first = in(() -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
+        in(() -> Growing.stuck(batches, guide, first, 12, TODAY.minusDays(40)));
+        in(() -> batches.make(atAlcove(first)));
+
+        assertThat(in(rounds::today).stops())
+                .extracting(s -> s.place().name())
+                .as("the bench was there before the alcove")
+                .containsExactly("Bench", "Alcove");
+    }
+
+    @Test
+    void whatComesWithinTheWeekIsSaidWithItsDay() {
+        in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
+
+        Round round = in(rounds::today);
+        assertThat(round.due()).isZero();
+        assertThat(round.coming())
+                .singleElement()
+                .satisfies(i -> assertThat(i.task().due()).isEqualTo(TODAY.plusDays(4)));
+    }
+
+    private NewBatch atAlcove(StockPlantView of) {
+        UUID alcove = stock.places().stream()
+                .filter(p -> p.name().equals("Alcove"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        return Growing.newBatchAt(guide, "tip-in-water", of, alcove, 12, TODAY.minusDays(40));
+    }
+
+    private List<Task.Kind> due() {
+        return in(rounds::today).stops().stream()
+                .flatMap(s -> s.items().stream())
+                .map(i -> i.task().kind())
+                .toList();
+    }
+
+    private String done(Task.Kind kind, BatchView batch) {
+        return in(() -> rounds.done(kind, batch.code(), null));
+    }
+
+    private <T> T in(Supplier<T> work) {
+        return current.workingFor(nursery, work);
+    }
+}
