@@ -1,5 +1,6 @@
 package garden.vivarium.core.guide;
 
+import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -9,18 +10,34 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
-/** The guide as shipped: methods, media, plant groups, cautions and protocols, read from YAML and checked. */
+/** The guide as shipped: methods, media, plant groups, cautions, protocols, the bench book and what goes wrong, read from YAML
+ * and checked. */
 public final class Guide {
+
+    private static final ObjectMapper YAML = yaml();
 
     private final Words words;
     private final List<Protocol> protocols;
+    private final List<MethodPage> benchBook;
+    private final List<Symptom> symptoms;
+    private final List<Dispute> disputes;
 
-    private Guide(Words words, List<Protocol> protocols) {
+    private Guide(
+            Words words,
+            List<Protocol> protocols,
+            List<MethodPage> benchBook,
+            List<Symptom> symptoms,
+            List<Dispute> disputes) {
         this.words = words;
         this.protocols = List.copyOf(protocols);
+        this.benchBook = List.copyOf(benchBook);
+        this.symptoms = List.copyOf(symptoms);
+        this.disputes = List.copyOf(disputes);
     }
 
     private record Words(
@@ -36,19 +53,52 @@ public final class Guide {
      * @throws IllegalStateException if a protocol uses a word that the guide does not know
      */
     public static Guide load() {
-        ObjectMapper yaml = YAMLMapper.builder()
+        Words words = read("words.yaml", new TypeReference<>() {});
+        List<Protocol> protocols = words.protocols().stream()
+                .flatMap(file -> read("protocols/" + file + ".yaml", new TypeReference<List<Protocol>>() {}).stream())
+                .toList();
+        Guide guide = new Guide(
+                words,
+                protocols,
+                read("bench-book.yaml", new TypeReference<>() {}),
+                read("signs.yaml", new TypeReference<>() {}),
+                read("schools.yaml", new TypeReference<>() {}));
+        protocols.forEach(guide::check);
+        guide.checkPages();
+        return guide;
+    }
+
+    private static ObjectMapper yaml() {
+        return YAMLMapper.builder()
                 .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+                // "isOne" and the like are questions about a value, not parts of it.
+                .disable(MapperFeature.AUTO_DETECT_IS_GETTERS)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
                 .addModule(new Jdk8Module())
                 .build();
-        Words words = read(yaml, "words.yaml", Words.class);
-        List<Protocol> protocols = words.protocols().stream()
-                .map(key -> read(yaml, "protocols/" + key + ".yaml", Protocol.class))
-                .toList();
-        Guide guide = new Guide(words, protocols);
-        protocols.forEach(guide::check);
-        return guide;
+    }
+
+    /** A protocol as text, to be kept with the batches stuck under it. */
+    public static String write(Protocol protocol) {
+        try {
+            return YAML.writeValueAsString(protocol);
+        } catch (IOException e) {
+            throw new UncheckedIOException("protocol " + protocol.key() + " cannot be written", e);
+        }
+    }
+
+    /**
+     * Reads what {@link #write} wrote.
+     *
+     * @throws UncheckedIOException if it is not a whole protocol
+     */
+    public static Protocol readProtocol(String text) {
+        try {
+            return YAML.readValue(text, Protocol.class);
+        } catch (IOException e) {
+            throw new UncheckedIOException("a kept protocol cannot be read: " + e.getMessage(), e);
+        }
     }
 
     public List<Method> methods() {
@@ -117,9 +167,75 @@ public final class Guide {
                 .max(nearer);
     }
 
+    /** How the method is done, step by step. */
+    public MethodPage page(String method) {
+        return benchBook.stream()
+                .filter(p -> p.method().equals(method))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the bench book lacks " + method));
+    }
+
+    /** What may be seen on a piece or a stock plant that looks wrong. */
+    public List<Symptom> symptoms() {
+        return symptoms;
+    }
+
+    public Optional<Symptom> symptom(String key) {
+        return symptoms.stream().filter(s -> s.key().equals(key)).findFirst();
+    }
+
+    /** Where good growers disagree. */
+    public List<Dispute> disputes() {
+        return disputes;
+    }
+
+    /**
+     * What to mind where the act is: from the plant's group, the method and the protocol together, each once.
+     *
+     * @param groupKey the plant's group
+     * @param protocol what is done
+     */
+    public List<Caution> cautions(String groupKey, Protocol protocol) {
+        Set<String> keys = new LinkedHashSet<>();
+        group(groupKey).ifPresent(g -> keys.addAll(g.cautions()));
+        method(protocol.method()).ifPresent(m -> keys.addAll(m.cautions()));
+        keys.addAll(protocol.cautions());
+        if (keys.contains("latex") || keys.contains("sap")) {
+            keys.remove("sap-mild");
+        }
+        if (keys.contains("latex")) {
+            keys.remove("sap");
+        }
+        return keys.stream().flatMap(k -> caution(k).stream()).toList();
+    }
+
+    private void checkPages() {
+        words.methods().forEach(m -> page(m.name()));
+        words.methods().stream().flatMap(m -> m.cautions().stream()).forEach(this::requireCaution);
+        words.groups().stream().flatMap(g -> g.cautions().stream()).forEach(this::requireCaution);
+        symptoms.stream()
+                .flatMap(s -> s.causes().stream())
+                .flatMap(c -> c.cautions().stream())
+                .forEach(this::requireCaution);
+        disputes.stream()
+                .flatMap(d -> d.sides().stream())
+                .flatMap(s -> s.media().stream())
+                .filter(m -> !words.media().contains(m))
+                .forEach(m -> {
+                    throw new IllegalStateException("schools: the guide does not know the medium " + m);
+                });
+    }
+
+    private void requireCaution(String key) {
+        if (caution(key).isEmpty()) {
+            throw new IllegalStateException("the guide does not know the caution " + key);
+        }
+    }
+
     private void check(Protocol p) {
         require(p, method(p.method()).isPresent(), "method " + p.method());
         require(p, words.media().contains(p.medium()), "medium " + p.medium());
+        p.then().forEach(m -> require(p, words.media().contains(m), "medium " + m));
         p.groups().forEach(g -> require(p, group(g).isPresent(), "group " + g));
         p.cautions().forEach(c -> require(p, caution(c).isPresent(), "caution " + c));
     }
@@ -130,12 +246,12 @@ public final class Guide {
         }
     }
 
-    private static <T> T read(ObjectMapper yaml, String name, Class<T> type) {
+    private static <T> T read(String name, TypeReference<T> type) {
         try (InputStream in = Guide.class.getResourceAsStream(name)) {
             if (in == null) {
                 throw new IllegalStateException("the guide lacks " + name);
             }
-            return yaml.readValue(in, type);
+            return YAML.readValue(in, type);
         } catch (IOException e) {
             throw new UncheckedIOException("the guide's " + name + " cannot be read: " + e.getMessage(), e);
         }

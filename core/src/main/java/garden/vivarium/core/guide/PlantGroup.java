@@ -1,10 +1,38 @@
 package garden.vivarium.core.guide;
 
+import java.util.List;
+
 /**
  * Plants that propagate alike.
  *
  * @param key the short name kept with a plant
  * @param words as growers read it
  * @param examples a few genera that belong there
+ * @param cautions keys of what to mind whatever is done with them
+ * @param rhythm how stock plants of the group bear being cut
+ * @param flowersOnce whether a plant dies after flowering, so that its offsets are the succession
  */
-public record PlantGroup(String key, String words, String examples) {}
+public record PlantGroup(
+        String key, String words, String examples, List<String> cautions, Rhythm rhythm, boolean flowersOnce) {
+
+    public PlantGroup {
+        cautions = List.copyOf(cautions);
+    }
+
+    /**
+     * The rhythm of harvest.
+     *
+     * @param restDays days to leave a plant alone after a harvest, 1 and up
+     * @param regrowDays days until all that was cut has grown again, {@code restDays} and up
+     * @param share share of what it bears that may be taken at once, above 0 and at most 1
+     * @param hardCut whether it may be cut to the lowest live node, from where it shoots again
+     */
+    public record Rhythm(int restDays, int regrowDays, double share, boolean hardCut) {
+        public Rhythm {
+            if (restDays < 1 || regrowDays < restDays || !(share > 0) || share > 1) {
+                throw new IllegalArgumentException(
+                        "a rhythm needs 1 day of rest or more, regrowth no sooner than that, and a share above 0 and at most 1");
+            }
+        }
+    }
+}

@@ -1,0 +1,72 @@
+package garden.vivarium.core.stock;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Treatments of a plant in quarantine: repeated so that each follows before what hatched since the last can lay again, and once
+ * more after the last eggs must have hatched. Clean only when so many days have passed since the last of them with nothing seen.
+ *
+ * @param pest against what
+ * @param start the day of the first treatment
+ */
+public record Quarantine(Pest pest, LocalDate start) {
+
+    /**
+     * Pests, with the interval and number of treatments that outlast their egg stage at 18 to 24 °C. Usual figures of
+     * horticulture; a product's label may say otherwise and then decides.
+     */
+    public enum Pest {
+        MEALYBUG("mealybug", 10, 3),
+        SCALE("scale insects", 14, 4),
+        SPIDER_MITE("spider mites", 5, 3),
+        THRIPS("thrips", 7, 4),
+        APHID("greenfly", 5, 3),
+        WHITEFLY("whitefly", 5, 5),
+        GNATS("fungus gnats", 7, 4),
+        UNKNOWN("nothing seen, as a rule", 14, 2);
+
+        private final String words;
+        private final int everyDays;
+        private final int times;
+
+        Pest(String words, int everyDays, int times) {
+            this.words = words;
+            this.everyDays = everyDays;
+            this.times = times;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** Days between treatments. */
+        public int everyDays() {
+            return everyDays;
+        }
+
+        /** How many treatments. */
+        public int times() {
+            return times;
+        }
+    }
+
+    /** The days of all treatments. */
+    public List<LocalDate> treatments() {
+        return IntStream.range(0, pest.times())
+                .mapToObj(i -> start.plusDays((long) i * pest.everyDays()))
+                .toList();
+    }
+
+    /** The first day out of quarantine: one more interval after the last treatment. */
+    public LocalDate ends() {
+        return start.plusDays((long) pest.times() * pest.everyDays());
+    }
+
+    /** The reason, in words. */
+    public String why() {
+        return "Against %s: %d times, every %d days, so that what hatches is met before it lays; out after one more interval with nothing seen."
+                .formatted(pest.words(), pest.times(), pest.everyDays());
+    }
+}

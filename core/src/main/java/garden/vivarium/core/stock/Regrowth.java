@@ -1,0 +1,143 @@
+package garden.vivarium.core.stock;
+
+import garden.vivarium.core.Working;
+import garden.vivarium.core.guide.PlantGroup;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * How many pieces a stock plant bears, may give and when it can be cut again. What was left after the last harvest stands, and
+ * what was cut grows back evenly over the group's days of regrowth: pieces(t) = left + cut · min(1, t ÷ regrow). Plants differ,
+ * so that the estimate is given from a half to one and a half of what has regrown. A count made after the harvest replaces it.
+ * The straight line is this project's own simplification; the nursery's counts say better.
+ */
+public final class Regrowth {
+
+    private static final double LEAST = 0.5;
+    private static final double MOST = 1.5;
+
+    private final PlantGroup.Rhythm rhythm;
+    private final Optional<Count> counted;
+    private final Optional<Harvest> last;
+
+    private Regrowth(PlantGroup.Rhythm rhythm, Optional<Count> counted, Optional<Harvest> last) {
+        this.rhythm = rhythm;
+        this.counted = counted;
+        this.last = last;
+    }
+
+    /** Pieces counted on the plant on a day, 0 and up; after any harvest of that day. */
+    public record Count(LocalDate on, int pieces) {}
+
+    /**
+     * A harvest.
+     *
+     * @param on the day
+     * @param cut pieces taken, 1 and up
+     * @param hard whether it was cut to the lowest live node, so that it regrows from nothing
+     */
+    public record Harvest(LocalDate on, int cut, boolean hard) {}
+
+    /**
+     * An estimate.
+     *
+     * @param pieces what the plant bears
+     * @param least lower bound
+     * @param most upper bound
+     * @param estimated whether it is estimated rather than counted
+     */
+    public record Bearing(int pieces, int least, int most, boolean estimated) {}
+
+    /**
+     * The regrowth of one plant.
+     *
+     * @param rhythm its group's
+     * @param counted the last count, where there is one
+     * @param last the last harvest, where there is one
+     */
+    public static Regrowth of(PlantGroup.Rhythm rhythm, Optional<Count> counted, Optional<Harvest> last) {
+        return new Regrowth(rhythm, counted, last);
+    }
+
+    /** The pieces it bears on a day; empty where nobody has ever counted. */
+    public Optional<Bearing> bears(LocalDate day) {
+        if (counted.isEmpty()) {
+            return Optional.empty();
+        }
+        Count count = counted.get();
+        if (last.isEmpty() || !last.get().on().isAfter(count.on())) {
+            // Counted since the last harvest: that stands, and what may have grown beyond it is not guessed.
+            return Optional.of(new Bearing(count.pieces(), count.pieces(), count.pieces(), false));
+        }
+        Harvest harvest = last.get();
+        int left = Math.max(0, count.pieces() - harvest.cut());
+        double grown = harvest.cut() * regrown(day);
+        if (grown == 0) {
+            return Optional.of(new Bearing(left, left, left, false));
+        }
+        return Optional.of(new Bearing(
+                left + (int) Math.round(grown),
+                left + (int) Math.round(LEAST * grown),
+                left + (int) Math.round(MOST * grown),
+                true));
+    }
+
+    /** The pieces that may be taken on a day: a share of what it bears, or all of it in a hard cut. */
+    public Optional<Integer> mayTake(LocalDate day, boolean hard) {
+        return bears(day).map(b -> hard ? b.pieces() : (int) Math.floor(b.pieces() * rhythm.share()));
+    }
+
+    /** The first day on which it may be cut again; empty where it was never cut. */
+    public Optional<LocalDate> restsUntil() {
+        return last.map(h -> h.on().plusDays(h.hard() ? 2L * rhythm.restDays() : rhythm.restDays()));
+    }
+
+    /** Whether it rests on the day. */
+    public boolean isResting(LocalDate day) {
+        return restsUntil().map(day::isBefore).orElse(false);
+    }
+
+    private double regrown(LocalDate day) {
+        long days = last.map(h -> ChronoUnit.DAYS.between(h.on(), day)).orElse(0L);
+        return Math.max(0, Math.min(1, (double) days / rhythm.regrowDays()));
+    }
+
+    /** How the numbers came about. */
+    public Working working(LocalDate day) {
+        Working.Step share = Working.step(
+                rhythm.hardCut()
+                        ? "Share that may be taken, or all of it to the lowest live node where a hard cut is meant"
+                        : "Share that may be taken at once",
+                String.format(Locale.ROOT, "%.0f%%", 100 * rhythm.share()));
+        if (counted.isEmpty()) {
+            return Working.of("What it can give", Working.step("Nobody has counted its pieces yet", ""), share);
+        }
+        Count count = counted.get();
+        if (last.isEmpty() || !last.get().on().isAfter(count.on())) {
+            return Working.of(
+                    "What it can give",
+                    Working.step("Counted on " + count.on() + ", not cut since", count.pieces() + " pieces"),
+                    share);
+        }
+        Harvest harvest = last.get();
+        Bearing bearing = bears(day).orElseThrow();
+        return Working.of(
+                "What it can give",
+                Working.step("Counted on " + count.on(), count.pieces() + " pieces"),
+                Working.step("Cut on " + harvest.on(), harvest.cut() + " pieces"),
+                Working.step(
+                        "Regrown since, evenly over %d days".formatted(rhythm.regrowDays()),
+                        String.format(
+                                Locale.ROOT,
+                                "%d + %d × %.2f = %d, from %d to %d",
+                                Math.max(0, count.pieces() - harvest.cut()),
+                                harvest.cut(),
+                                regrown(day),
+                                bearing.pieces(),
+                                bearing.least(),
+                                bearing.most())),
+                share);
+    }
+}

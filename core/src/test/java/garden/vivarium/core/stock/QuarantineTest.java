@@ -1,0 +1,30 @@
+package garden.vivarium.core.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.core.stock.Quarantine.Pest;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class QuarantineTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 6, 1);
+
+    @Test
+    void mealybugIsTreatedThreeTimesTenDaysApart() {
+        Quarantine q = new Quarantine(Pest.MEALYBUG, DAY);
+        assertThat(q.treatments()).containsExactly(DAY, DAY.plusDays(10), DAY.plusDays(20));
+        assertThat(q.ends()).isEqualTo(DAY.plusDays(30));
+        assertThat(q.why()).contains("mealybug").contains("3 times").contains("every 10 days");
+    }
+
+    @ParameterizedTest
+    @EnumSource(Pest.class)
+    void everyQuarantineOutlastsItsLastTreatment(Pest pest) {
+        Quarantine q = new Quarantine(pest, DAY);
+        assertThat(q.treatments()).hasSize(pest.times()).isSorted();
+        assertThat(q.ends()).isEqualTo(q.treatments().get(pest.times() - 1).plusDays(pest.everyDays()));
+    }
+}
