@@ -30,6 +30,7 @@ class Batch extends NurseryRow {
     private String plantName;
     private String plantGroup;
     private UUID stockPlantId;
+    private UUID fromBatchId;
     private UUID placeId;
     private String protocol;
     private Integer protocolVersion;
@@ -41,6 +42,10 @@ class Batch extends NurseryRow {
     private int taken;
     private LocalDate stuckOn;
     private Integer stuck;
+
+    // The day from which days are counted: the day stuck, or for what was planted asleep the day it woke.
+    private LocalDate clockOn;
+
     private Integer trayRows;
     private Integer trayColumns;
     private String vessel;
@@ -72,6 +77,7 @@ class Batch extends NurseryRow {
     private int lostReady;
     private int moved;
     private int settled;
+    private int youngPlants;
     private LocalDate lastLook;
     private LocalDate lastKnowingLook;
     private LocalDate earliestReady;
@@ -84,7 +90,7 @@ class Batch extends NurseryRow {
 
     protected Batch() {}
 
-    Batch(BatchCode code, NewBatch b, String outlook, double slowing, double thinning) {
+    Batch(BatchCode code, NewBatch b, String outlook, double slowing, double thinning, boolean asleep) {
         this.code = code.toString();
         this.codeYear = code.year();
         this.codeWeek = code.week();
@@ -95,6 +101,7 @@ class Batch extends NurseryRow {
         this.plantName = b.plant().name();
         this.plantGroup = b.plant().group();
         this.stockPlantId = b.stockPlantId();
+        this.fromBatchId = b.fromBatchId();
         this.placeId = b.placeId();
         this.protocol = b.protocol();
         this.protocolVersion = b.protocolVersion();
@@ -106,6 +113,7 @@ class Batch extends NurseryRow {
         this.taken = b.taken();
         this.stuckOn = b.stuckOn();
         this.stuck = b.stuck();
+        this.clockOn = asleep ? null : b.stuckOn();
         this.trayRows = b.rows();
         this.trayColumns = b.columns();
         this.vessel = b.vessel();
@@ -123,9 +131,10 @@ class Batch extends NurseryRow {
     }
 
     /** The wounds have dried: day 0 is known, and how many came through. */
-    void stick(LocalDate day, int pieces) {
+    void stick(LocalDate day, int pieces, boolean asleep) {
         stuckOn = day;
         stuck = pieces;
+        clockOn = asleep ? null : day;
         changes++;
     }
 
@@ -143,9 +152,33 @@ class Batch extends NurseryRow {
         changes++;
     }
 
-    void moved(int pieces) {
+    void moved(int pieces, int makingPlants) {
         moved += pieces;
+        youngPlants += makingPlants;
         changes++;
+    }
+
+    /** It woke: days are counted from here. */
+    void woke(LocalDate day) {
+        clockOn = day;
+        changes++;
+    }
+
+    /** The day from which days are counted; while it sleeps, the day it was planted. */
+    LocalDate dayNought() {
+        return clockOn == null ? stuckOn : clockOn;
+    }
+
+    String protocol() {
+        return protocol;
+    }
+
+    Integer protocolVersion() {
+        return protocolVersion;
+    }
+
+    UUID stockPlantId() {
+        return stockPlantId;
     }
 
     void settled(int youngPlants) {
@@ -202,8 +235,11 @@ class Batch extends NurseryRow {
                 planId,
                 plantName,
                 plantGroup,
+                stockPlantId,
+                fromBatchId,
                 placeId,
                 protocol,
+                protocolVersion,
                 method,
                 medium,
                 treatment,
@@ -211,6 +247,7 @@ class Batch extends NurseryRow {
                 takenOn,
                 taken,
                 stuckOn,
+                clockOn,
                 stuck == null ? 0 : stuck,
                 trayRows,
                 trayColumns,
@@ -228,6 +265,7 @@ class Batch extends NurseryRow {
                 new Counts(stuck == null ? 0 : stuck, firstSign, ready, lost, sent, lostReady),
                 moved,
                 settled,
+                youngPlants,
                 lastLook,
                 lastKnowingLook,
                 earliestReady,

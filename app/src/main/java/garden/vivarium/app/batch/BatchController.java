@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.Refusal;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -51,10 +52,9 @@ class BatchController {
                         .orElse(null));
         model.addAttribute(
                 "cautions",
-                sheet.protocol().stream()
-                        .flatMap(p -> p.cautions().stream())
-                        .flatMap(c -> guide.caution(c).stream())
-                        .toList());
+                sheet.protocol()
+                        .map(p -> guide.cautions(sheet.batch().group(), p))
+                        .orElse(List.of()));
         return "batch/sheet";
     }
 

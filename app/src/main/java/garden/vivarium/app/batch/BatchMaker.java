@@ -32,11 +32,11 @@ class BatchMaker {
     }
 
     /**
-     * Makes a batch of which this is expected. Its code is of the week in which its label is written.
+     * Makes a batch of which this is expected; asleep, its days are counted from its waking. Its code is of the week in which its label is written.
      *
      * @throws Problem naming the field, if days or counts cannot be
      */
-    Batch make(NewBatch wanted, Outlook outlook) {
+    Batch make(NewBatch wanted, Outlook outlook, boolean asleep) {
         refuseBadNumbers(wanted);
         Climate climate = climateOf(wanted.placeId());
         Hemisphere hemisphere = people.hemisphere();
@@ -46,7 +46,8 @@ class BatchMaker {
                 wanted,
                 outlooks.write(outlook),
                 outlook.season().slowing(dayNought, climate, hemisphere),
-                outlook.season().thinning(dayNought, climate, hemisphere)));
+                outlook.season().thinning(dayNought, climate, hemisphere),
+                asleep));
     }
 
     private void refuseBadNumbers(NewBatch b) {

@@ -6,8 +6,9 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.RootingCurve;
-import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
@@ -15,6 +16,7 @@ import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.PieceCode;
 import garden.vivarium.core.watch.Behind;
+import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,6 +42,7 @@ public class BatchReads {
     private final Histories histories;
     private final OutlookText outlooks;
     private final TaskFinder finder;
+    private final Stages stages;
     private final GuideLookup lookup;
     private final Stock stock;
     private final Says says;
@@ -52,6 +55,7 @@ public class BatchReads {
             Histories histories,
             OutlookText outlooks,
             TaskFinder finder,
+            Stages stages,
             GuideLookup lookup,
             Stock stock,
             Says says,
@@ -62,6 +66,7 @@ public class BatchReads {
         this.histories = histories;
         this.outlooks = outlooks;
         this.finder = finder;
+        this.stages = stages;
         this.lookup = lookup;
         this.stock = stock;
         this.says = says;
@@ -113,7 +118,7 @@ public class BatchReads {
         return new BatchSheet(
                 row,
                 outlook,
-                expected(row.batch(), outlook),
+                expected(row.batch(), outlook, today.date()),
                 history.map(h -> details(batch, h, log)).orElse(List.of()),
                 row.batch().lastKnowingLook() == null ? Optional.empty() : Optional.of(RootingCurve.fit(ready)),
                 log.all().stream()
@@ -124,7 +129,56 @@ public class BatchReads {
                         .map(Potting::view)
                         .toList(),
                 lookup.protocol(row.batch()),
-                lookup.method(batch.method()));
+                lookup.method(batch.method()),
+                lookup.signs(row.batch()),
+                stages.clock(row.batch(), stages.said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of())));
+    }
+
+    /** Every batch of the nursery, as a family needs it. */
+    @Transactional(readOnly = true)
+    public List<Kin> kin() {
+        return batches.kin().stream()
+                .map(k -> new Kin(
+                        k.getId(),
+                        k.getCode(),
+                        k.getStockPlantId(),
+                        k.getFromBatchId(),
+                        new Way(k.getPlant(), k.getPlantGroup(), k.getMethod(), k.getMedium(), k.getTreatment()),
+                        k.getTakenOn(),
+                        k.getTaken(),
+                        k.getStuck() == null ? 0 : k.getStuck(),
+                        k.getReady(),
+                        k.getLost(),
+                        k.getSent(),
+                        k.getYoungPlants(),
+                        k.getPiecesPerPot(),
+                        k.getClosedOn() != null))
+                .toList();
+    }
+
+    /** A batch as one of a family. */
+    public record Kin(
+            UUID id,
+            String code,
+            UUID stockPlantId,
+            UUID fromBatchId,
+            Way way,
+            LocalDate takenOn,
+            int taken,
+            int stuck,
+            int ready,
+            int lost,
+            int sent,
+            int youngPlants,
+            int piecesPerPot,
+            boolean over) {}
+
+    /** Batches whose code, old name or plant holds the words, running ones first. */
+    @Transactional(readOnly = true)
+    public List<BatchView> like(String words, int most) {
+        return batches.like(words.replaceAll("([%_\\\\])", "\\\\$1"), most).stream()
+                .map(Batch::view)
+                .toList();
     }
 
     private Batch batch(String code) {
@@ -143,6 +197,7 @@ public class BatchReads {
                 .collect(Collectors.groupingBy(PottingView::batchId));
         Map<UUID, List<TallyRow>> counted =
                 tallies.findByBatchIdIn(ids).stream().collect(Collectors.groupingBy(TallyRow::batchId));
+        Map<UUID, List<StageClock.Said>> said = stages.said(ids);
         List<Row> rows = new ArrayList<>();
         for (Batch batch : found) {
             BatchView view = batch.view();
@@ -154,13 +209,19 @@ public class BatchReads {
                     view,
                     outlook,
                     ready,
-                    moved.stream().filter(m -> m.settled() == null).toList());
+                    moved.stream().filter(m -> m.settled() == null).toList(),
+                    moved.isEmpty() ? null : moved.get(moved.size() - 1).movedOn(),
+                    view.closedOn() == null
+                            ? stages.clock(view, said.getOrDefault(view.id(), List.of()))
+                            : Optional.empty());
             rows.add(new Row(
                     view,
                     places.get(view.placeId()),
                     ribbon(view, outlook, of(own, Milestone.FIRST_SIGN), ready, moved),
                     view.closedOn() == null ? finder.tasks(known) : List.of(),
-                    view.closedOn() == null && view.isStuck() ? finder.behind(known) : Optional.empty()));
+                    view.closedOn() == null && view.isStuck() && !view.isAsleep()
+                            ? finder.behind(known)
+                            : Optional.empty()));
         }
         rows.sort(Comparator.comparing((Row r) -> r.place().walkOrder())
                 .thenComparing(r -> r.place().name())
@@ -170,8 +231,8 @@ public class BatchReads {
     }
 
     private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready, List<PottingView> moved) {
-        Expected expected = expected(b, outlook);
-        Method method = lookup.method(b.method());
+        Expected expected = expected(b, outlook, today.date());
+        MilestoneSigns signs = lookup.signs(b);
         LocalDate day = today.date();
         LocalDate start = b.takenOn().minusDays(1);
         LocalDate end = expected.end().plusDays(3);
@@ -188,8 +249,9 @@ public class BatchReads {
                 expected,
                 day,
                 null,
-                method.firstSign(),
-                method.ready(),
+                lookup.method(b.method()),
+                signs.firstSign(),
+                signs.ready(),
                 b.stuck(),
                 firstSign,
                 ready,
@@ -202,7 +264,11 @@ public class BatchReads {
         return "Ribbon of %s: %s, ready expected %s to %s; %d of %d ready, %d lost."
                 .formatted(
                         b.code(),
-                        b.isStuck() ? "day 0 on " + says.day(b.stuckOn()) : "drying since " + says.day(b.takenOn()),
+                        b.isAsleep()
+                                ? "asleep since " + says.day(b.stuckOn())
+                                : b.isStuck()
+                                        ? "day 0 on " + says.day(b.dayNought())
+                                        : "drying since " + says.day(b.takenOn()),
                         says.day(e.ready().from()),
                         says.day(e.ready().to()),
                         b.counts().ready(),
@@ -210,9 +276,14 @@ public class BatchReads {
                         b.counts().lost());
     }
 
-    private static Expected expected(BatchView b, Outlook outlook) {
+    /** What is expected; of what sleeps, as if it woke today. */
+    private static Expected expected(BatchView b, Outlook outlook, LocalDate today) {
         return b.isStuck()
-                ? Expected.of(outlook, b.takenOn(), b.stuckOn(), b.slowing())
+                ? Expected.of(
+                        outlook,
+                        b.takenOn(),
+                        b.isAsleep() && today.isAfter(b.stuckOn()) ? today : b.dayNought(),
+                        b.slowing())
                 : Expected.of(outlook, b.takenOn(), b.slowing());
     }
 

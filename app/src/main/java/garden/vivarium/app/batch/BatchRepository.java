@@ -31,9 +31,61 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     /** What evidence needs of each batch, without its longer texts. */
     @Query(
             "select b.id as id, b.changes as changes, b.plantName as plant, b.plantGroup as plantGroup, b.method as method,"
-                    + " b.medium as medium, b.treatment as treatment, b.stuck as stuck, b.sent as sent, b.stuckOn as stuckOn"
-                    + " from Batch b where b.stuckOn is not null")
+                    + " b.medium as medium, b.treatment as treatment, b.stuck as stuck, b.sent as sent, b.clockOn as stuckOn"
+                    + " from Batch b where b.clockOn is not null")
     List<EvidenceRow> forEvidence();
+
+    /** What a family needs of each batch. */
+    @Query(
+            "select b.code as code, b.id as id, b.stockPlantId as stockPlantId, b.fromBatchId as fromBatchId,"
+                    + " b.plantName as plant, b.plantGroup as plantGroup, b.method as method, b.medium as medium,"
+                    + " b.treatment as treatment, b.takenOn as takenOn, b.taken as taken, b.stuck as stuck, b.ready as ready, b.lost as lost,"
+                    + " b.sent as sent, b.youngPlants as youngPlants, b.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.takenOn, b.code")
+    List<KinRow> kin();
+
+    interface KinRow {
+        String getCode();
+
+        UUID getId();
+
+        UUID getStockPlantId();
+
+        UUID getFromBatchId();
+
+        String getPlant();
+
+        String getPlantGroup();
+
+        String getMethod();
+
+        String getMedium();
+
+        String getTreatment();
+
+        LocalDate getTakenOn();
+
+        int getTaken();
+
+        Integer getStuck();
+
+        int getReady();
+
+        int getLost();
+
+        int getSent();
+
+        int getYoungPlants();
+
+        int getPiecesPerPot();
+
+        LocalDate getClosedOn();
+    }
+
+    /** Batches whose code, old code or plant holds the words. */
+    @Query("select b from Batch b where b.code like concat('%', :words, '%') or b.oldCode like concat('%', :words, '%')"
+            + " or b.plantName like concat('%', :words, '%') order by case when b.closedOn is null then 0 else 1 end, b.takenOn desc"
+            + " limit :most")
+    List<Batch> like(String words, int most);
 
     interface EvidenceRow {
         UUID getId();

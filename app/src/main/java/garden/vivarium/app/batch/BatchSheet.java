@@ -3,8 +3,10 @@ package garden.vivarium.app.batch;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.watch.StageClock;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,7 +20,9 @@ public record BatchSheet(
         List<CheckView> checks,
         List<PottingView> pottings,
         Optional<Protocol> protocol,
-        Method method) {
+        Method method,
+        MilestoneSigns signs,
+        Optional<StageClock> stages) {
 
     public BatchView batch() {
         return row.batch();

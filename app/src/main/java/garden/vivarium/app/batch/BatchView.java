@@ -15,8 +15,11 @@ public record BatchView(
         UUID planId,
         String plant,
         String group,
+        UUID stockPlantId,
+        UUID fromBatchId,
         UUID placeId,
         String protocol,
+        Integer protocolVersion,
         String method,
         String medium,
         String treatment,
@@ -24,6 +27,7 @@ public record BatchView(
         LocalDate takenOn,
         int taken,
         LocalDate stuckOn,
+        LocalDate clockOn,
         int stuck,
         Integer rows,
         Integer columns,
@@ -41,6 +45,7 @@ public record BatchView(
         Counts counts,
         int moved,
         int settled,
+        int youngPlants,
         LocalDate lastLook,
         LocalDate lastKnowingLook,
         LocalDate earliestReady,
@@ -65,9 +70,19 @@ public record BatchView(
         return Math.max(0, counts.ready() - counts.lostReady() - moved);
     }
 
-    /** Days since the day stuck. */
+    /** Whether it was planted asleep and has not woken, so that no day is counted yet. */
+    public boolean isAsleep() {
+        return stuckOn != null && clockOn == null;
+    }
+
+    /** Day 0: the day stuck, or for what was planted asleep the day it woke; null while wounds dry. */
+    public LocalDate dayNought() {
+        return clockOn == null ? stuckOn : clockOn;
+    }
+
+    /** Days since day 0. */
     public int age(LocalDate today) {
-        return stuckOn == null ? 0 : (int) ChronoUnit.DAYS.between(stuckOn, today);
+        return stuckOn == null ? 0 : (int) ChronoUnit.DAYS.between(dayNought(), today);
     }
 
     /** What goes on the label: plant, date, code. */

@@ -1,9 +1,9 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.looks.LossCause;
@@ -35,7 +35,8 @@ public class Batches {
     private final Histories histories;
     private final Evidence evidence;
     private final GuideLookup lookup;
-    private final Guide guide;
+    private final Stages stages;
+    private final Protocols protocols;
     private final Today today;
 
     Batches(
@@ -47,7 +48,8 @@ public class Batches {
             Histories histories,
             Evidence evidence,
             GuideLookup lookup,
-            Guide guide,
+            Stages stages,
+            Protocols protocols,
             Today today) {
         this.batches = batches;
         this.checks = checks;
@@ -57,7 +59,8 @@ public class Batches {
         this.histories = histories;
         this.evidence = evidence;
         this.lookup = lookup;
-        this.guide = guide;
+        this.stages = stages;
+        this.protocols = protocols;
         this.today = today;
     }
 
@@ -68,12 +71,12 @@ public class Batches {
      */
     @Transactional
     public BatchView make(NewBatch wanted) {
+        Protocol protocol = protocolFor(wanted);
+        protocols.keep(protocol);
         Batch batch = maker.make(
                 wanted,
-                evidence.outlook(
-                        protocolFor(wanted),
-                        wanted.plant().name(),
-                        wanted.plant().group()));
+                evidence.outlook(protocol, wanted.plant().name(), wanted.plant().group()),
+                protocol.clockStage().isPresent());
         if (wanted.stuckOn() != null) {
             histories.refresh(batch);
         }
@@ -101,7 +104,7 @@ public class Batches {
                     "stuckOn", "They were taken on %s; give that day or a later one.".formatted(batch.takenOn()));
         }
         today.refuseFuture("stuckOn", day);
-        batch.stick(day, pieces);
+        batch.stick(day, pieces, sleepsFirst(batch));
         histories.refresh(batch);
         return batch.view();
     }
@@ -130,9 +133,93 @@ public class Batches {
         if (look.knownChanges() != null && look.knownChanges() != batch.changes()) {
             throw new StaleBatch(batch.changes());
         }
+        if (batch.view().isAsleep() && saysAwake(look)) {
+            // What has a root or a shoot has woken: nobody need say so first.
+            stages.say(batch, clockStage(batch).orElseThrow().key(), look.lookedOn(), true);
+        }
         book.write(batch, List.of(look));
         histories.refresh(batch);
         return batch.view();
+    }
+
+    private static boolean saysAwake(LookCommand look) {
+        return look.counts() == null
+                ? look.pieces().stream()
+                        .anyMatch(p -> p.state() == PieceState.FIRST_SIGN || p.state() == PieceState.READY)
+                : look.counts().ready() > 0
+                        || (look.counts().firstSign() != null && look.counts().firstSign() > 0);
+    }
+
+    private boolean sleepsFirst(Batch batch) {
+        return clockStage(batch).isPresent();
+    }
+
+    private Optional<Protocol.Stage> clockStage(Batch batch) {
+        return batch.protocol() == null
+                ? Optional.empty()
+                : lookup.protocol(batch.view()).flatMap(Protocol::clockStage);
+    }
+
+    /**
+     * Says of the stage that comes next that it was done, or is not to be seen yet.
+     *
+     * @throws Problem if another stage comes next, or the day cannot be
+     */
+    @Transactional
+    public BatchView say(String code, String stage, LocalDate day, boolean done) {
+        Batch batch = batch(code);
+        if (batch.stuckOn() == null) {
+            throw new Problem("stage", code + " is not stuck yet; stick it first.");
+        }
+        boolean slept = batch.view().isAsleep();
+        stages.say(batch, stage, day, done);
+        if (slept && !batch.view().isAsleep()) {
+            histories.refresh(batch);
+        }
+        return batch.view();
+    }
+
+    /**
+     * Takes young plants off pieces that stay and may give again, the largest first.
+     *
+     * @param spent how many of the pieces have given their last and go, 0 and up
+     * @throws Problem if nothing stands ready, or more go than stand
+     */
+    @Transactional
+    public BatchView separate(String code, LocalDate day, int youngPlants, int spent) {
+        Batch batch = batch(code);
+        int able = batch.view().readyToMove();
+        if (lookup.protocol(batch.view()).flatMap(Protocol::inTurn).isEmpty()) {
+            throw new Problem("youngPlants", "Pieces of %s are moved whole; move them instead.".formatted(code));
+        }
+        if (able == 0) {
+            throw new Problem("youngPlants", "Nothing stands ready in %s; log what is ready first.".formatted(code));
+        }
+        if (youngPlants < (spent > 0 ? 0 : 1) || youngPlants > 50 * able) {
+            throw new Problem(
+                    "youngPlants",
+                    "%d young plants from %d ready pieces is not believable; give 1 to %d."
+                            .formatted(youngPlants, able, 50 * able));
+        }
+        if (spent < 0 || spent > able) {
+            throw new Problem("spent", "%d pieces stand ready; 0 to %d of them may be spent.".formatted(able, able));
+        }
+        refuseBadMove(batch, day);
+        Potting potting = new Potting(batch.getId(), day, spent, youngPlants);
+        if (youngPlants == 0) {
+            potting.settle(0, day);
+        }
+        pottings.save(potting);
+        batch.moved(spent, youngPlants);
+        histories.refresh(batch);
+        return batch.view();
+    }
+
+    private void refuseBadMove(Batch batch, LocalDate day) {
+        today.refuseFuture("movedOn", day);
+        if (day.isBefore(batch.stuckOn())) {
+            throw new Problem("movedOn", "It was stuck on %s; give a later day.".formatted(batch.stuckOn()));
+        }
     }
 
     /** Takes a check back. It stays in the history, struck through. */
@@ -167,12 +254,9 @@ public class Batches {
         if (youngPlants < 1) {
             throw new Problem("youngPlants", "Say how many young plants they make, 1 or more.");
         }
-        today.refuseFuture("movedOn", day);
-        if (day.isBefore(batch.stuckOn())) {
-            throw new Problem("movedOn", "It was stuck on %s; give a later day.".formatted(batch.stuckOn()));
-        }
+        refuseBadMove(batch, day);
         pottings.save(new Potting(batch.getId(), day, pieces, youngPlants));
-        batch.moved(pieces);
+        batch.moved(pieces, youngPlants);
         histories.refresh(batch);
         return batch.view();
     }
@@ -261,7 +345,8 @@ public class Batches {
     }
 
     private Protocol protocolFor(NewBatch wanted) {
-        return guide.protocol(wanted.protocol())
+        return protocols
+                .version(wanted.protocol(), wanted.protocolVersion() == null ? 1 : wanted.protocolVersion())
                 .orElseThrow(() -> new Problem("protocol", "That way is not in the guide; choose one from the list."));
     }
 }

@@ -219,8 +219,8 @@ class CheckController {
                         .toList(),
                 lookup.usualLook(b),
                 m.firstSign().isPresent(),
-                m.firstSign().filter(s -> s == Sign.ROOT).isPresent(),
-                m.ready() == Sign.ROOT,
+                sheet.signs().firstSign().filter(s -> s == Sign.ROOT).isPresent(),
+                sheet.signs().ready() == Sign.ROOT,
                 sheet.protocol()
                         .flatMap(Protocol::firstSign)
                         .map(Protocol.Test::test)

@@ -87,7 +87,7 @@ public class Evidence {
                 group,
                 protocol.method(),
                 protocol.medium(),
-                Way.treatment(String.join(";", protocol.treatment())));
+                Way.treatment(String.join(";", protocol.wayTreatment())));
         return Outlook.of(protocol, record.strike(way), record.firstSign(way), record.ready(way));
     }
 

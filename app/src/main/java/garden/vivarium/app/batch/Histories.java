@@ -96,7 +96,7 @@ class Histories {
     }
 
     private static Look look(Batch batch, LookCommand c) {
-        int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
+        int day = day(batch, c.lookedOn());
         if (c.counts() == null) {
             return new Look.ByPiece(
                     day,
@@ -110,7 +110,14 @@ class Histories {
     }
 
     MilestoneSigns signs(Batch batch) {
-        return lookup.signs(batch.method());
+        return lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method());
+    }
+
+    /** Days since day 0. What was seen while it slept counts as of day 0, but never as of before it was stuck. */
+    private static int day(Batch batch, LocalDate lookedOn) {
+        long sinceStuck = ChronoUnit.DAYS.between(batch.stuckOn(), lookedOn);
+        long since = ChronoUnit.DAYS.between(batch.dayNought(), lookedOn);
+        return (int) (sinceStuck < 0 ? sinceStuck : Math.max(0, since));
     }
 
     /** Rebuilds what is kept of a batch from its readings, in the transaction that changed them. */
@@ -185,7 +192,7 @@ class Histories {
                 looks.add(look(batch, c.command()));
                 continue;
             }
-            int day = (int) ChronoUnit.DAYS.between(batch.stuckOn(), c.lookedOn());
+            int day = day(batch, c.lookedOn());
             looks.add(new Look.ByPiece(
                     day,
                     log.of(c).stream()
@@ -217,7 +224,7 @@ class Histories {
                         Collections.nCopies(e.getValue().intValue(), e.getKey().by()).stream())
                 .skip(gone)
                 .findFirst()
-                .map(day -> batch.stuckOn().plusDays(day))
+                .map(day -> batch.dayNought().plusDays(day))
                 .orElse(null);
     }
 

@@ -7,11 +7,13 @@ import java.util.UUID;
 
 /**
  * A batch to be made. {@code stuckOn} and {@code stuck} are null while wounds dry; {@code rows} and {@code columns} are null
- * for a loose vessel; what nobody said is null.
+ * for a loose vessel; what nobody said is null. {@code fromBatchId} is the batch whose
+ * pieces were cut again.
  */
 public record NewBatch(
         PlantView plant,
         UUID stockPlantId,
+        UUID fromBatchId,
         UUID placeId,
         UUID planId,
         String oldCode,

@@ -51,7 +51,8 @@ public class OldBatches {
         Batch batch = maker.make(
                 wanted,
                 histories.guideOutlook(
-                        wanted.method(), wanted.medium(), wanted.plant().group()));
+                        wanted.method(), wanted.medium(), wanted.plant().group()),
+                false);
         histories.refreshNew(batch, book.writeFirst(batch, looks));
         if (over) {
             close(batch);
@@ -139,7 +140,7 @@ public class OldBatches {
     private static void close(Batch batch) {
         BatchView view = batch.view();
         if (view.readyToMove() > 0) {
-            batch.moved(view.readyToMove());
+            batch.moved(view.readyToMove(), 0);
         }
         batch.closed(view.lastLook() == null ? view.stuckOn() : view.lastLook());
     }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Expected;
@@ -33,6 +34,9 @@ import java.util.function.Function;
  * @param looks days of looks
  * @param seenMoved [day, pieces moved so far]
  * @param seenSettled [day, young plants settled so far]
+ * @param stuckWord stuck, or planted
+ * @param firstSignWord growers' word for first sign, or null
+ * @param readyWord growers' word for ready
  * @param words the same in words, for those who cannot see it
  */
 public record Ribbon(
@@ -55,11 +59,20 @@ public record Ribbon(
         List<Integer> looks,
         List<List<Integer>> seenMoved,
         List<List<Integer>> seenSettled,
-        String words) {
+        String words,
+        String stuckWord,
+        String firstSignWord,
+        String readyWord) {
 
     /** The ribbon of a plan: what is expected, nothing seen. */
     public static Ribbon ofPlan(
-            Expected expected, LocalDate today, LocalDate due, Optional<Sign> firstSign, Sign ready, String words) {
+            Expected expected,
+            LocalDate today,
+            LocalDate due,
+            Method method,
+            Optional<Sign> firstSign,
+            Sign ready,
+            String words) {
         LocalDate start = expected.taken().isBefore(today) ? expected.taken() : today;
         LocalDate end = later(expected.end(), due).plusDays(3);
         return of(
@@ -68,6 +81,7 @@ public record Ribbon(
                 expected,
                 today,
                 due,
+                method,
                 firstSign,
                 ready,
                 0,
@@ -84,6 +98,7 @@ public record Ribbon(
             Expected e,
             LocalDate today,
             LocalDate due,
+            Method method,
             Optional<Sign> firstSign,
             Sign ready,
             int pieces,
@@ -117,7 +132,10 @@ public record Ribbon(
                         moves.stream().filter(m -> m.settled() != null).toList(),
                         PottingView::settledOn,
                         PottingView::settled),
-                words);
+                words,
+                method.done(),
+                method.firstSignWord().orElse(null),
+                method.readyWord());
     }
 
     private static List<List<Integer>> soFar(Tallies tallies, Outcome outcome, int stuck) {

@@ -16,6 +16,7 @@ import java.util.UUID;
  * @param potting the move it concerns, for settling
  * @param pieces how many pieces or young plants it concerns
  * @param working how the day came about
+ * @param stage key of the protocol's stage that it concerns, else null
  */
 public record Task(
         Kind kind,
@@ -26,7 +27,22 @@ public record Task(
         boolean pressing,
         UUID potting,
         int pieces,
-        Working working) {
+        Working working,
+        String stage) {
+
+    /** A task that concerns no stage. */
+    Task(
+            Kind kind,
+            BatchView batch,
+            String what,
+            String why,
+            LocalDate due,
+            boolean pressing,
+            UUID potting,
+            int pieces,
+            Working working) {
+        this(kind, batch, what, why, due, pressing, potting, pieces, working, null);
+    }
 
     /** Pots that its pieces make, as many to a pot as the batch was planned with. */
     public int youngPlants() {
@@ -37,6 +53,9 @@ public record Task(
     public enum Kind {
         STICK("Stick", "sticks all that was taken"),
         LOOK("Look", "says: looked, nothing changed"),
+        ASK("Ask", "says: seen, and done"),
+        TEND("Tend", "says: done"),
+        SEPARATE("Separate", "takes one young plant from each ready piece"),
         MOVE("Move", "pots up all that are ready"),
         SETTLE("Settled?", "says: all have settled"),
         GIVE_UP("Give up", "writes the rest off as stalled");

@@ -11,6 +11,7 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.NextLook;
+import garden.vivarium.core.watch.StageClock;
 import garden.vivarium.core.watch.Stalled;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -28,6 +29,7 @@ class TaskFinder {
 
     private static final Protocol.Looks USUAL_LOOKS = new Protocol.Looks(10, 4, 21, LookKind.LIFTED);
     private static final int USUAL_LIMIT = 30;
+    private static final int LATE = 7;
 
     private final GuideLookup lookup;
     private final Says says;
@@ -41,7 +43,13 @@ class TaskFinder {
     }
 
     /** What is known of one batch when its tasks are sought. */
-    record Known(BatchView batch, Outlook outlook, Tallies ready, List<PottingView> unsettled) {
+    record Known(
+            BatchView batch,
+            Outlook outlook,
+            Tallies ready,
+            List<PottingView> unsettled,
+            LocalDate lastTaking,
+            Optional<StageClock> stages) {
 
         StrikeRate strike() {
             return outlook.strike().thinnedBy(batch.thinning());
@@ -59,14 +67,24 @@ class TaskFinder {
             return List.of(stick(k));
         }
         List<Task> tasks = new ArrayList<>();
+        k.stages()
+                .flatMap(StageClock::next)
+                .ifPresent(s -> tasks.add(stage(b, k.stages().orElseThrow(), s)));
+        if (b.isAsleep()) {
+            return tasks;
+        }
         if (b.readyToMove() > 0 && !lookup.method(b.method()).pottedOnDay0()) {
-            tasks.add(move(b));
+            tasks.add(lookup.protocol(b)
+                    .flatMap(Protocol::inTurn)
+                    .map(days -> separate(k, days))
+                    .orElseGet(() -> move(b)));
         }
         k.unsettled().forEach(p -> tasks.add(settle(k, p)));
         if (b.counts().pending() > 0) {
             int seen = b.lastKnowingLook() == null
                     ? 0
-                    : (int) (b.lastKnowingLook().toEpochDay() - b.stuckOn().toEpochDay());
+                    : (int) (Math.max(
+                            0, b.lastKnowingLook().toEpochDay() - b.dayNought().toEpochDay()));
             double still = Stalled.chanceStill(k.strike().mean(), k.readyTime(), seen);
             tasks.add(still < Stalled.HARDLY ? giveUp(k, seen, still) : look(k, seen));
         }
@@ -130,6 +148,70 @@ class TaskFinder {
                         Working.step(
                                 "The middle of the protocol's wait",
                                 "(%d + %d) ÷ 2 = %d days: %s".formatted(least, most, wait, says.day(due)))));
+    }
+
+    private Task stage(BatchView b, StageClock clock, Protocol.Stage stage) {
+        LocalDate due = clock.due().orElseThrow();
+        boolean seen = stage.when().isPresent();
+        String held = stage.startsClock() ? " Until it wakes no day is counted." : "";
+        return new Task(
+                seen ? Task.Kind.ASK : Task.Kind.TEND,
+                b,
+                stage.act(),
+                stage.when()
+                        .map(w -> w.ask() + "." + held)
+                        .orElseGet(() ->
+                                "%d days after %s.".formatted(stage.after().orElseThrow(), says.day(clock.since())))
+                        .replace("?.", "?"),
+                due,
+                !seen && today.date().isAfter(due.plusDays(LATE)),
+                null,
+                b.counts().pending(),
+                stage.when()
+                        .map(w -> Working.of(
+                                "When to ask",
+                                Working.step(
+                                        "It waits to be seen, whatever the day; first asked",
+                                        "%d days after %s".formatted(w.first(), says.day(clock.since()))),
+                                Working.step(
+                                        "After each “not yet”, again",
+                                        "every %d days: %s".formatted(w.every(), says.day(due)))))
+                        .orElseGet(() -> Working.of(
+                                "When it is due",
+                                Working.step("The stage before it ended on", says.day(clock.since())),
+                                Working.step(
+                                        "Plus the protocol's days",
+                                        "%d: %s".formatted(stage.after().orElse(0), says.day(due))))),
+                stage.key());
+    }
+
+    /** Pieces that stay and give in turn: the largest first, again after some days. */
+    private Task separate(Known k, int days) {
+        BatchView b = k.batch();
+        LocalDate due =
+                k.lastTaking() == null ? b.earliestReady() : k.lastTaking().plusDays(days);
+        String test = lookup.protocol(b).map(p -> p.ready().test()).orElse("roots of their own");
+        return new Task(
+                Task.Kind.SEPARATE,
+                b,
+                "Take young plants from %s".formatted(says.count(b.readyToMove(), "piece", "pieces")),
+                "The largest first: %s. The pieces stay and give again%s."
+                        .formatted(
+                                test,
+                                b.youngPlants() > 0
+                                        ? "; %s so far"
+                                                .formatted(says.count(b.youngPlants(), "young plant", "young plants"))
+                                        : ""),
+                due,
+                false,
+                null,
+                b.readyToMove(),
+                Working.of(
+                        "When to take",
+                        k.lastTaking() == null
+                                ? Working.step("The first was seen ready on", says.day(b.earliestReady()))
+                                : Working.step("Taken last on", says.day(k.lastTaking())),
+                        Working.step("Days between takings, as the protocol has it", days + " days")));
     }
 
     private Task move(BatchView b) {
@@ -199,7 +281,7 @@ class TaskFinder {
                             .formatted(b.age(today.date()), seen, looks.most());
             working = next.working();
         }
-        LocalDate due = b.stuckOn().plusDays(day);
+        LocalDate due = b.dayNought().plusDays(day);
         boolean overdue = today.date().isAfter(due.plusDays(looks.most()));
         return new Task(
                 Task.Kind.LOOK,

@@ -181,6 +181,7 @@ public class DemoNursery {
         BatchView batch = batches.make(new NewBatch(
                 parent.plant(),
                 parent.id(),
+                null,
                 place.id(),
                 null,
                 null,
@@ -291,6 +292,7 @@ public class DemoNursery {
         batches.make(new NewBatch(
                 parent.plant(),
                 parent.id(),
+                null,
                 place.id(),
                 null,
                 null,

@@ -185,6 +185,7 @@ class HistoryRecords implements RecordKind {
         return new NewBatch(
                 plant,
                 from.map(StockPlantView::id).orElse(null),
+                null,
                 from.map(s -> s.place().id()).orElse(oldPlace),
                 null,
                 b.name(),

@@ -70,6 +70,7 @@ class Plan extends NurseryRow {
                 getId(),
                 stockPlantId,
                 protocol,
+                protocolVersion,
                 youngPlants,
                 piecesPerPot,
                 due,

@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Unreadable;
@@ -11,8 +12,10 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -36,12 +39,14 @@ class PlanController {
 
     private final Plans plans;
     private final Stock stock;
+    private final Protocols protocols;
     private final Guide guide;
     private final Today today;
 
-    PlanController(Plans plans, Stock stock, Guide guide, Today today) {
+    PlanController(Plans plans, Stock stock, Protocols protocols, Guide guide, Today today) {
         this.plans = plans;
         this.stock = stock;
+        this.protocols = protocols;
         this.guide = guide;
         this.today = today;
     }
@@ -123,14 +128,15 @@ class PlanController {
     }
 
     private String answer(PlanForm form, BindingResult wrong, boolean asked, Model model) {
-        List<StockPlantView> all = stock.all();
+        List<StockPlantView> all = stock.live();
         model.addAttribute("stock", all);
         model.addAttribute("asked", asked);
         model.addAttribute("waiting", plans.waiting());
         model.addAttribute(
                 "stockById", all.stream().collect(Collectors.toMap(StockPlantView::id, Function.identity())));
-        model.addAttribute(
-                "protocols", guide.protocols().stream().collect(Collectors.toMap(Protocol::key, Function.identity())));
+        Map<String, String> titles = new HashMap<>();
+        plans.waiting().forEach(p -> titles.put(p.protocol(), protocol(p).title()));
+        model.addAttribute("titles", titles);
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
         if (asked && form.stock() != null && plant.isEmpty()) {
@@ -147,11 +153,9 @@ class PlanController {
                 ways.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
                     model.addAttribute("chosen", row);
                     model.addAttribute("warnings", plans.warnings(plant.get(), row));
+                    model.addAttribute("needsWord", plans.needsWord(plant.get(), row));
                     model.addAttribute(
-                            "cautions",
-                            row.protocol().cautions().stream()
-                                    .flatMap(c -> guide.caution(c).stream())
-                                    .toList());
+                            "cautions", guide.cautions(plant.get().plant().group(), row.protocol()));
                 });
             } catch (Problem p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
@@ -171,16 +175,13 @@ class PlanController {
         model.addAttribute("media", guide.media());
         model.addAttribute("states", StockState.values());
         model.addAttribute("places", stock.places());
-        model.addAttribute(
-                "cautions",
-                protocol.cautions().stream()
-                        .flatMap(c -> guide.caution(c).stream())
-                        .toList());
+        model.addAttribute("cautions", guide.cautions(plant.plant().group(), protocol));
         return "plan/stick";
     }
 
     private Protocol protocol(PlanView plan) {
-        return guide.protocol(plan.protocol())
+        return protocols
+                .version(plan.protocol(), plan.protocolVersion())
                 .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
     }
 }

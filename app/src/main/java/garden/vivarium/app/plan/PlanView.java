@@ -8,6 +8,7 @@ public record PlanView(
         UUID id,
         UUID stockPlantId,
         String protocol,
+        int protocolVersion,
         int youngPlants,
         int piecesPerPot,
         LocalDate due,

@@ -5,20 +5,22 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Aim;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,6 +41,7 @@ public class Plans {
     private final Stock stock;
     private final Batches batches;
     private final Evidence evidence;
+    private final Protocols protocols;
     private final Guide guide;
     private final People people;
     private final Says says;
@@ -49,6 +52,7 @@ public class Plans {
             Stock stock,
             Batches batches,
             Evidence evidence,
+            Protocols protocols,
             Guide guide,
             People people,
             Says says,
@@ -57,6 +61,7 @@ public class Plans {
         this.stock = stock;
         this.batches = batches;
         this.evidence = evidence;
+        this.protocols = protocols;
         this.guide = guide;
         this.people = people;
         this.says = says;
@@ -74,7 +79,7 @@ public class Plans {
         Aim aim = aim(form, start);
         Setting setting = new Setting(plant.place().climate(), people.hemisphere());
         OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
-        List<WayRow> rows = guide.suiting(plant.plant().group()).stream()
+        List<WayRow> rows = protocols.suiting(plant.plant().group()).stream()
                 .map(p -> row(p, plant, aim, setting, limit, start))
                 .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())
                         .thenComparing(WayRow::pieces)
@@ -128,18 +133,35 @@ public class Plans {
                     "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s"
                             .formatted(season.slower(), 100 * season.poorer(), better));
         }
-        plant.state().warning().ifPresent(warnings::add);
-        if (plant.isQuarantined(plan.start())) {
-            warnings.add("In quarantine until %s: what it has, its pieces may have. Say why, and it goes on."
-                    .formatted(says.day(plant.quarantineUntil())));
-        }
-        if (plant.plant().protection() == Protection.PROTECTED) {
-            warnings.add(
-                    "A protected variety: no plan for sale without a licence. Note the licence, or that it is for study; local law decides.");
-        } else if (plant.plant().protection() == Protection.ORIGIN) {
-            warnings.add("Its origin must be shown: keep the papers with the batch. Local rules decide.");
-        }
+        row.plan().take().flatMap(t -> overTaken(plant, t.pieces())).ifPresent(warnings::add);
+        plant.mayCut(plan.start(), null).forEach(f -> warnings.add(f.words()));
         return warnings;
+    }
+
+    /** Whether it goes on only with a word of reason, or a licence. */
+    boolean needsWord(StockPlantView plant, WayRow row) {
+        return plant.mayCut(row.plan().start(), null).stream().anyMatch(f -> f.weight() != MayCut.Weight.WARNING);
+    }
+
+    /** Says when more is taken at once than the plant bears well. */
+    private Optional<String> overTaken(StockPlantView plant, int pieces) {
+        PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
+        if (plant.isLot() || plant.piecesNow() == null || pieces > plant.piecesNow()) {
+            return Optional.empty();
+        }
+        int well = (int) Math.floor(plant.piecesNow() * rhythm.share());
+        return pieces <= well
+                ? Optional.empty()
+                : Optional.of(
+                        "%d of %d at once is more than its kind bears well (%d, %s). It will need twice the rest.%s"
+                                .formatted(
+                                        pieces,
+                                        plant.piecesNow(),
+                                        well,
+                                        says.percent(rhythm.share()),
+                                        rhythm.hardCut()
+                                                ? " If a hard cut is meant, leave the lowest live node."
+                                                : " A second stock plant would spare it."));
     }
 
     /**
@@ -157,18 +179,14 @@ public class Plans {
                 .orElseThrow(() -> new Problem(
                         "way", "The guide has no way for this group yet; change the plant's group in Stock."));
         boolean reasoned = form.reason() != null && !form.reason().isBlank();
-        if (plant.plant().protection() == Protection.PROTECTED && !reasoned) {
-            throw new Problem(
-                    "reason",
-                    "%s is a protected variety and is not planned for sale. Note the licence, or “for study”, and it goes on."
-                            .formatted(plant.plant().name()));
-        }
-        if (plant.isQuarantined(row.plan().start()) && !reasoned) {
-            throw new Problem(
-                    "reason",
-                    "%s is in quarantine until %s. Say in a word why it is cut all the same."
-                            .formatted(plant.code(), says.day(plant.quarantineUntil())));
-        }
+        // A word of reason stands for a licence or the purpose; what is gone stays gone.
+        plant.mayCut(row.plan().start(), form.reason()).stream()
+                .filter(f ->
+                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
+                .findFirst()
+                .ifPresent(f -> {
+                    throw new Problem("reason", "%s: %s".formatted(plant.plant().name(), f.words()));
+                });
         int take = form.take() != null
                 ? form.take()
                 : row.plan()
@@ -233,8 +251,17 @@ public class Plans {
         }
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
-        stock.cut(plan.view().stockPlantId(), wanted.taken());
+        stock.cut(
+                plan.view().stockPlantId(),
+                wanted.taken(),
+                wanted.takenOn(),
+                isHard(plan.view().stockPlantId(), wanted.taken()));
         return batch;
+    }
+
+    /** Whether so many are more than its kind bears well, so that it regrows from its lowest nodes. */
+    private boolean isHard(UUID stockPlant, int taken) {
+        return stock.find(stockPlant).flatMap(p -> overTaken(p, taken)).isPresent();
     }
 
     private WayRow row(
@@ -246,6 +273,7 @@ public class Plans {
                 plan.expected(),
                 today.date(),
                 aim.due(),
+                guide.method(protocol.method()).orElseThrow(),
                 protocol.firstSign().map(Protocol.Test::sign),
                 protocol.ready().sign(),
                 "Ribbon of %s: ready expected %s to %s, due %s"

@@ -66,7 +66,21 @@ record StickForm(
     /** What a grower may do beside or instead of the protocol, in one touch each. */
     static final List<String> TREATMENTS = List.of(
             "hormone 0.1%",
-            "hormone 0.3%", "hormone 0.8%", "callus", "bottom heat", "covered", "open", "lamp light", "weak feed");
+            "hormone 0.3%",
+            "hormone 0.8%",
+            "callus",
+            "bottom heat",
+            "dark",
+            "covered",
+            "open",
+            "lamp light",
+            "weak feed",
+            "slant cut",
+            "straight cut",
+            "tip pinched",
+            "rooted on parent",
+            "roots stripped",
+            "reused medium");
 
     StickForm {
         treatment = treatment == null ? List.of() : List.copyOf(treatment);
@@ -111,6 +125,7 @@ record StickForm(
         return new NewBatch(
                 stock.plant(),
                 stock.id(),
+                null,
                 where.id(),
                 plan.id(),
                 null,
@@ -118,7 +133,7 @@ record StickForm(
                 protocol.version(),
                 protocol.method(),
                 medium,
-                String.join(";", treatment),
+                String.join(";", marked(protocol)),
                 instead(protocol),
                 takenOn,
                 taken,
@@ -135,6 +150,15 @@ record StickForm(
                 plan.piecesPerPot(),
                 hunch,
                 minutes);
+    }
+
+    /** The treatment with what a nursery's own protocol adds to it, so that its versions can be told apart. */
+    private List<String> marked(Protocol protocol) {
+        List<String> marked = new ArrayList<>(treatment);
+        protocol.wayTreatment().stream()
+                .filter(t -> !protocol.treatment().contains(t))
+                .forEach(marked::add);
+        return marked;
     }
 
     /** What was done instead of the protocol, in words; null when nothing was. */

@@ -24,11 +24,20 @@ public record Round(List<Stop> stops, List<Item> coming, int openBatches) {
      *
      * @param row the batch's row, null for a plan
      * @param task the batch's task, null for a plan
-     * @param start the plan to start, null for a batch
+     * @param start the plan to start, else null
+     * @param errand what is neither, else null
      */
-    public record Item(BatchReads.Row row, Task task, Start start) {
+    public record Item(BatchReads.Row row, Task task, Start start, Errand errand) {
         public boolean isPlan() {
             return start != null;
+        }
+
+        public boolean isErrand() {
+            return errand != null;
+        }
+
+        public boolean isTask() {
+            return task != null;
         }
     }
 

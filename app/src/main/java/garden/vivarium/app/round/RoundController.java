@@ -34,9 +34,10 @@ class RoundController {
             @RequestParam Task.Kind kind,
             @RequestParam String code,
             @RequestParam(required = false) UUID potting,
+            @RequestParam(defaultValue = "false") boolean notYet,
             RedirectAttributes next) {
         try {
-            next.addFlashAttribute("said", rounds.done(kind, code, potting));
+            next.addFlashAttribute("said", rounds.done(kind, code, potting, notYet));
             next.addFlashAttribute("saidOf", code);
         } catch (Problem | Refusal p) {
             next.addFlashAttribute("refused", p.getMessage());

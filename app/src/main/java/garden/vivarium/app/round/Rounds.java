@@ -3,6 +3,7 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.Problem;
@@ -13,7 +14,6 @@ import garden.vivarium.app.round.Round.Stop;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -36,17 +36,27 @@ class Rounds {
     private final BatchReads reads;
     private final Batches batches;
     private final Plans plans;
+    private final Errands errands;
     private final Stock stock;
-    private final Guide guide;
+    private final Protocols protocols;
     private final Says says;
     private final Today today;
 
-    Rounds(BatchReads reads, Batches batches, Plans plans, Stock stock, Guide guide, Says says, Today today) {
+    Rounds(
+            BatchReads reads,
+            Batches batches,
+            Plans plans,
+            Errands errands,
+            Stock stock,
+            Protocols protocols,
+            Says says,
+            Today today) {
         this.reads = reads;
         this.batches = batches;
         this.plans = plans;
+        this.errands = errands;
         this.stock = stock;
-        this.guide = guide;
+        this.protocols = protocols;
         this.says = says;
         this.today = today;
     }
@@ -61,7 +71,7 @@ class Rounds {
         List<Item> coming = new ArrayList<>();
         for (BatchReads.Row row : rows) {
             for (Task task : row.tasks()) {
-                Item item = new Item(row, task, null);
+                Item item = new Item(row, task, null, null);
                 if (!task.due().isAfter(day)) {
                     byPlace.computeIfAbsent(row.place(), p -> new ArrayList<>()).add(item);
                 } else if (!task.due().isAfter(day.plusDays(DAYS_AHEAD))) {
@@ -75,8 +85,11 @@ class Rounds {
             StockPlantView parent = parents.get(plan.stockPlantId());
             if (!plan.startOn().isAfter(day)) {
                 byPlace.computeIfAbsent(parent.place(), p -> new ArrayList<>())
-                        .add(new Item(null, null, start(plan, parent)));
+                        .add(new Item(null, null, start(plan, parent), null));
             }
+        }
+        for (Errand errand : errands.of(day)) {
+            byPlace.computeIfAbsent(errand.place(), p -> new ArrayList<>()).add(new Item(null, null, null, errand));
         }
         coming.sort(Comparator.comparing(i -> i.task().due()));
         List<Stop> stops = byPlace.entrySet().stream()
@@ -92,7 +105,7 @@ class Rounds {
      * @throws Problem if it cannot be done any more
      */
     @Transactional
-    String done(Task.Kind kind, String code, UUID potting) {
+    String done(Task.Kind kind, String code, UUID potting, boolean notYet) {
         LocalDate day = today.date();
         Task task = reads.tasks(code).stream()
                 .filter(t -> t.kind() == kind)
@@ -105,12 +118,21 @@ class Rounds {
             case MOVE -> batches.move(code, day, task.pieces(), task.youngPlants());
             case SETTLE -> batches.settle(code, task.potting(), day, task.pieces());
             case GIVE_UP -> batches.giveUp(code, day);
+            case ASK, TEND -> batches.say(code, task.stage(), day, !notYet);
+            case SEPARATE -> batches.separate(code, day, task.pieces(), 0);
         }
         return switch (kind) {
             case STICK -> "%s: %s stuck.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
             case LOOK -> "%s: looked, nothing changed.".formatted(code);
             case MOVE -> "%s: %s potted.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
             case SETTLE -> "%s: all settled.".formatted(code);
+            case ASK, TEND ->
+                notYet
+                        ? "%s: not yet; the round asks again.".formatted(code)
+                        : "%s: %s. Done.".formatted(code, task.what());
+            case SEPARATE ->
+                "%s: %s taken; the pieces stay."
+                        .formatted(code, says.count(task.pieces(), "young plant", "young plants"));
             case GIVE_UP -> "%s: the rest written off as stalled.".formatted(code);
         };
     }
@@ -118,7 +140,10 @@ class Rounds {
     private Round.Start start(PlanView plan, StockPlantView s) {
         LocalDate last = plan.lastSafeStart();
         boolean late = last != null && !today.date().isBefore(last);
-        String title = guide.protocol(plan.protocol()).map(Protocol::title).orElse("");
+        String title = protocols
+                .version(plan.protocol(), plan.protocolVersion())
+                .map(Protocol::title)
+                .orElse("");
         return new Round.Start(
                 plan,
                 s,

@@ -1,47 +1,76 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.timing.Climate;
 import java.text.Collator;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Plants, stock plants and places of the current nursery. */
+/** Plants, stock plants, lots and places of the current nursery. */
 @Service
 public class Stock {
 
     private final PlantRepository plants;
     private final PlaceRepository places;
     private final StockPlantRepository stock;
+    private final HarvestRepository harvests;
+    private final StockLookRepository looks;
     private final Guide guide;
+    private final CurrentNursery nursery;
+    private final Today today;
 
-    Stock(PlantRepository plants, PlaceRepository places, StockPlantRepository stock, Guide guide) {
+    Stock(
+            PlantRepository plants,
+            PlaceRepository places,
+            StockPlantRepository stock,
+            HarvestRepository harvests,
+            StockLookRepository looks,
+            Guide guide,
+            CurrentNursery nursery,
+            Today today) {
         this.plants = plants;
         this.places = places;
         this.stock = stock;
+        this.harvests = harvests;
+        this.looks = looks;
         this.guide = guide;
+        this.nursery = nursery;
+        this.today = today;
     }
 
     @Transactional(readOnly = true)
     public List<StockPlantView> all() {
-        return stock.allWithPlants().stream().map(StockPlant::view).toList();
+        return stock.allWithPlants().stream().map(this::view).toList();
+    }
+
+    /** Those from which something may still come. */
+    @Transactional(readOnly = true)
+    public List<StockPlantView> live() {
+        return all().stream().filter(s -> !s.isRetired()).toList();
     }
 
     @Transactional(readOnly = true)
     public Optional<StockPlantView> find(UUID id) {
-        return stock.withPlant(id).map(StockPlant::view);
+        return stock.withPlant(id).map(this::view);
     }
 
     /** The stock plant of that code or, if there is just one of them, of the plant of that name. */
     @Transactional(readOnly = true)
     public Optional<StockPlantView> named(String codeOrPlant) {
-        return stock.findByCode(codeOrPlant).map(StockPlant::view).or(() -> {
+        return stock.findByCode(codeOrPlant).map(this::view).or(() -> {
             List<StockPlantView> same = all().stream()
                     .filter(s -> s.plant().name().equalsIgnoreCase(codeOrPlant))
                     .toList();
@@ -65,7 +94,7 @@ public class Stock {
     @Transactional
     public PlantView plantNamed(String name, String groupIfNew) {
         return plants.findByName(name)
-                .orElseGet(() -> plants.save(new Plant(name, groupIfNew, Protection.FREE)))
+                .orElseGet(() -> plants.save(new Plant(name, groupIfNew, Protection.FREE, flowersOnce(groupIfNew))))
                 .view();
     }
 
@@ -83,43 +112,145 @@ public class Stock {
     }
 
     /**
-     * Adds a stock plant. The plant and the place are made if they are new.
+     * Adds a stock plant or lot. The plant and the place are made if they are new.
      *
      * @throws Problem if the group is unknown, or differs from the one that the plant already has
      */
     @Transactional
     public StockPlantView add(StockPlantForm form) {
-        Plant plant = plants.findByName(form.plant())
-                .map(known -> sameGroup(known, form))
-                .orElseGet(() -> plants.save(new Plant(form.plant(), group(form), form.protection())));
-        StockPlant added = new StockPlant(plant, nextCode(form.plant()));
-        describe(added, form);
-        return stock.save(added).view();
+        return add(form, null, null);
     }
 
-    /** Changes what is known of a stock plant; its plant stays. */
+    /** Adds a stock plant that was a young plant of a batch, and of a piece of it where that is known. */
+    @Transactional
+    public StockPlantView add(StockPlantForm form, UUID fromBatch, Integer fromPiece) {
+        Plant plant = plants.findByName(form.plant())
+                .map(known -> sameGroup(known, form))
+                .orElseGet(() -> {
+                    Plant made = new Plant(form.plant(), group(form), form.protection(), false);
+                    describe(made, form, flowersOnce(group(form)) || form.flowersOnce());
+                    return plants.save(made);
+                });
+        StockPlant added = new StockPlant(plant, nextCode(form.plant()), fromBatch, fromPiece);
+        describe(added, form);
+        return view(stock.save(added));
+    }
+
+    /** Changes what is known of a stock plant and of its plant; its name stays. */
     @Transactional
     public StockPlantView change(UUID id, StockPlantForm form) {
         StockPlant known = stock.withPlant(id).orElseThrow(() -> new Missing("no such stock plant"));
+        describe(known.plant(), form, form.flowersOnce());
         describe(known, form);
-        return known.view();
+        return view(known);
     }
 
-    /** Pieces were cut from it. */
+    /** Pieces were cut from it, or taken from the lot, on a day. */
     @Transactional
-    public void cut(UUID id, int pieces) {
-        stock.findById(id).orElseThrow(() -> new Missing("no such stock plant")).cut(pieces);
+    public void cut(UUID id, int pieces, LocalDate day, boolean hard) {
+        StockPlant plant = stock.findById(id).orElseThrow(() -> new Missing("no such stock plant"));
+        plant.cut(pieces, day, hard, rhythm(plant));
+        harvests.save(new Harvest(id, day, pieces, hard));
+    }
+
+    /** What was cut from it, the last first. */
+    @Transactional(readOnly = true)
+    public List<HarvestView> harvests(UUID id) {
+        return harvests.findByStockPlantIdOrderByCutOnDesc(id).stream()
+                .map(Harvest::view)
+                .toList();
+    }
+
+    /**
+     * Writes down a look at a stock plant.
+     *
+     * @param pieces what it bears, or null if not counted
+     * @param shoots new shoots since a hard cut, or null if not counted
+     * @throws Problem if a number or the day cannot be
+     */
+    @Transactional
+    public StockPlantView look(UUID id, LocalDate day, Integer pieces, Integer shoots, StockState state, String note) {
+        StockPlant plant = stock.withPlant(id).orElseThrow(() -> new Missing("no such stock plant"));
+        today.refuseFuture("lookedOn", day);
+        refuseCount("pieces", pieces);
+        refuseCount("shoots", shoots);
+        if (note != null && note.length() > 500) {
+            throw new Problem("note", "Shorten the note to 500 characters.");
+        }
+        looks.save(new StockLook(
+                id,
+                day,
+                pieces,
+                shoots,
+                state,
+                note,
+                nursery.person().map(SignedIn::name).orElse("Vivarium")));
+        if (pieces != null) {
+            plant.counted(pieces, day);
+        }
+        plant.looksLike(state);
+        return view(plant);
+    }
+
+    private static void refuseCount(String field, Integer count) {
+        if (count != null && (count < 0 || count > 5000)) {
+            throw new Problem(field, "%,d is not believable; give 0 to 5,000.".formatted(count));
+        }
+    }
+
+    /** Looks at a stock plant, the last first. */
+    @Transactional(readOnly = true)
+    public List<StockLookView> looks(UUID id) {
+        return looks.findByStockPlantIdOrderByLookedOnDesc(id).stream()
+                .map(StockLook::view)
+                .toList();
+    }
+
+    /** The day of the last look at each stock plant that was ever looked at. */
+    @Transactional(readOnly = true)
+    public Map<UUID, LocalDate> lastLooks() {
+        return looks.last().stream()
+                .collect(Collectors.toMap(
+                        StockLookRepository.Last::getStockPlantId, StockLookRepository.Last::getLookedOn));
+    }
+
+    /** It has been seen that it may be cut again. */
+    @Transactional
+    public void restSeen(UUID id) {
+        stock.findById(id).orElseThrow(() -> new Missing("no such stock plant")).restSeen(today.date());
+    }
+
+    /** Sets the first day out of quarantine; null lifts it. */
+    @Transactional
+    public void quarantine(UUID id, LocalDate until) {
+        stock.findById(id).orElseThrow(() -> new Missing("no such stock plant")).quarantine(until);
     }
 
     private void describe(StockPlant plant, StockPlantForm form) {
         Climate climate = form.climate() == null ? Climate.OPEN : form.climate();
+        plant.describe(place(form.place(), climate), form, today.date(), rhythm(plant));
+    }
+
+    private void describe(Plant plant, StockPlantForm form, boolean flowersOnce) {
         plant.describe(
-                place(form.place(), climate),
-                form.origin(),
-                form.pieces(),
-                form.state(),
-                form.quarantineUntil(),
-                form.note());
+                group(form), form.protection(), form.licence(), !form.nameUnsure(), form.confirmWhen(), flowersOnce);
+    }
+
+    private StockPlantView view(StockPlant plant) {
+        return plant.view(today.date(), rhythm(plant));
+    }
+
+    private PlantGroup.Rhythm rhythm(StockPlant plant) {
+        return rhythm(plant.plant().view().group());
+    }
+
+    /** How stock plants of the group bear being cut. */
+    public PlantGroup.Rhythm rhythm(String group) {
+        return guide.group(group).orElseGet(() -> guide.groups().get(0)).rhythm();
+    }
+
+    private boolean flowersOnce(String group) {
+        return guide.group(group).map(PlantGroup::flowersOnce).orElse(false);
     }
 
     private Place place(String name, Climate climateIfNew) {

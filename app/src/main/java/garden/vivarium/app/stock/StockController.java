@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Stock place. */
@@ -41,6 +42,11 @@ class StockController {
         return StockState.values();
     }
 
+    @ModelAttribute("kinds")
+    StockKind[] kinds() {
+        return StockKind.values();
+    }
+
     @ModelAttribute("climates")
     Climate[] climates() {
         return Climate.values();
@@ -63,8 +69,8 @@ class StockController {
     }
 
     @GetMapping("/new")
-    String blank(Model model) {
-        model.addAttribute("form", StockPlantForm.empty());
+    String blank(@RequestParam(required = false) StockKind kind, Model model) {
+        model.addAttribute("form", StockPlantForm.empty(kind == null ? StockKind.PLANT : kind));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
     }
@@ -90,7 +96,7 @@ class StockController {
         return "stock/form";
     }
 
-    @GetMapping("/{id}")
+    @GetMapping("/{id}/change")
     String change(@PathVariable UUID id, Model model) {
         StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
         model.addAttribute("form", StockPlantForm.of(plant));
@@ -106,13 +112,18 @@ class StockController {
             Model model,
             RedirectAttributes next) {
         Unreadable.refuse(form, wrong);
-        if (wrong.hasErrors()) {
-            model.addAttribute("plant", stock.find(id).orElseThrow(() -> new Missing("no such stock plant")));
-            return "stock/form";
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        if (!wrong.hasErrors()) {
+            try {
+                stock.change(id, form);
+                next.addFlashAttribute(
+                        "said", "%s (%s) changed.".formatted(plant.plant().name(), plant.code()));
+                return "redirect:/stock/" + id;
+            } catch (Problem p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
         }
-        StockPlantView saved = stock.change(id, form);
-        next.addFlashAttribute(
-                "said", "%s (%s) changed.".formatted(saved.plant().name(), saved.code()));
-        return "redirect:/stock";
+        model.addAttribute("plant", plant);
+        return "stock/form";
     }
 }

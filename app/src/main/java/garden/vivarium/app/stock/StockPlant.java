@@ -1,6 +1,8 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.stock.Regrowth;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -10,8 +12,10 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
 
-/** A plant in a place, from which material is taken. */
+/** A plant in a place, or a lot, from which material is taken. */
 @Entity
 class StockPlant extends NurseryRow {
 
@@ -24,14 +28,30 @@ class StockPlant extends NurseryRow {
     private Place place;
 
     private String code;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(10)")
+    private StockKind kind = StockKind.PLANT;
+
     private String origin;
+    private String supplier;
+    private LocalDate arrivedOn;
+    private String inspection;
     private Integer piecesNow;
+    private LocalDate countedOn;
+    private LocalDate lastCutOn;
+    private Integer lastCut;
+    private boolean lastCutHard;
+    private boolean cutSinceCounted;
+    private LocalDate restSeenOn;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(20)")
     private StockState state;
 
     private LocalDate quarantineUntil;
+    private UUID fromBatchId;
+    private Integer fromPiece;
     private String note;
 
     @Version
@@ -39,29 +59,109 @@ class StockPlant extends NurseryRow {
 
     protected StockPlant() {}
 
-    StockPlant(Plant plant, String code) {
+    StockPlant(Plant plant, String code, UUID fromBatchId, Integer fromPiece) {
         this.plant = plant;
         this.code = code;
+        this.fromBatchId = fromBatchId;
+        this.fromPiece = fromPiece;
     }
 
-    void describe(Place where, String from, Integer pieces, StockState how, LocalDate quarantine, String remark) {
+    void describe(Place where, StockPlantForm form, LocalDate today, PlantGroup.Rhythm rhythm) {
         place = where;
-        origin = from;
-        piecesNow = pieces;
-        state = how;
-        quarantineUntil = quarantine;
-        note = remark;
-    }
-
-    /** Pieces were cut: as many fewer can be given now. */
-    void cut(int pieces) {
-        if (piecesNow != null) {
-            piecesNow = Math.max(0, piecesNow - pieces);
+        kind = form.kind();
+        origin = form.origin();
+        supplier = form.supplier();
+        arrivedOn = form.arrivedOn();
+        inspection = form.inspection();
+        state = form.state();
+        quarantineUntil = form.quarantineUntil();
+        note = form.note();
+        Integer shown =
+                regrowth(rhythm).bears(today).map(Regrowth.Bearing::pieces).orElse(null);
+        // The form shows the estimate: left as it is, nobody has counted.
+        if (form.pieces() == null || !form.pieces().equals(shown)) {
+            counted(form.pieces(), today);
         }
     }
 
-    StockPlantView view() {
+    /** Its pieces were counted. */
+    void counted(Integer pieces, LocalDate day) {
+        piecesNow = pieces;
+        countedOn = pieces == null ? null : day;
+        cutSinceCounted = false;
+    }
+
+    /** Somebody looked: how it is. */
+    void looksLike(StockState how) {
+        state = how;
+    }
+
+    /** Pieces were cut. A cut dated before the last count is in that count already. */
+    void cut(int pieces, LocalDate day, boolean hard, PlantGroup.Rhythm rhythm) {
+        if (lastCutOn != null && day.isBefore(lastCutOn)) {
+            return;
+        }
+        if (countedOn != null && !day.isBefore(countedOn)) {
+            piecesNow =
+                    regrowth(rhythm).bears(day).map(Regrowth.Bearing::pieces).orElse(piecesNow);
+            countedOn = day;
+            cutSinceCounted = true;
+        }
+        lastCutOn = day;
+        lastCut = pieces;
+        lastCutHard = hard;
+        restSeenOn = null;
+        if (kind == StockKind.LOT && piecesNow != null && piecesNow <= pieces) {
+            state = StockState.RETIRED;
+        }
+    }
+
+    void restSeen(LocalDate day) {
+        restSeenOn = day;
+    }
+
+    void quarantine(LocalDate until) {
+        quarantineUntil = until;
+    }
+
+    Regrowth regrowth(PlantGroup.Rhythm rhythm) {
+        return Regrowth.of(
+                rhythm,
+                piecesNow == null || countedOn == null
+                        ? Optional.empty()
+                        : Optional.of(new Regrowth.Count(countedOn, piecesNow)),
+                lastCutOn == null
+                        ? Optional.empty()
+                        : Optional.of(new Regrowth.Harvest(lastCutOn, lastCut, lastCutHard)),
+                cutSinceCounted,
+                kind == StockKind.PLANT);
+    }
+
+    Plant plant() {
+        return plant;
+    }
+
+    StockPlantView view(LocalDate today, PlantGroup.Rhythm rhythm) {
+        Regrowth regrowth = regrowth(rhythm);
+        Optional<Regrowth.Bearing> bearing = regrowth.bears(today);
         return new StockPlantView(
-                getId(), code, plant.view(), place.view(), origin, piecesNow, state, quarantineUntil, note);
+                getId(),
+                code,
+                kind,
+                plant.view(),
+                place.view(),
+                origin,
+                supplier,
+                arrivedOn,
+                inspection,
+                bearing.map(Regrowth.Bearing::pieces).orElse(null),
+                bearing.map(Regrowth.Bearing::estimated).orElse(false),
+                regrowth,
+                state,
+                quarantineUntil,
+                restSeenOn,
+                fromBatchId,
+                fromPiece,
+                note);
     }
 }

@@ -9,7 +9,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import org.springframework.format.annotation.DateTimeFormat;
 
-/** A stock plant as typed. */
+/** A stock plant or lot as typed. */
 public record StockPlantForm(
         @NotBlank(message = "Say which plant it is, as the label has it.")
         @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
@@ -21,8 +21,28 @@ public record StockPlantForm(
         @NotNull(message = "Say whether it is free to propagate.")
         Protection protection,
 
+        @Size(max = 120, message = "Shorten the licence to 120 characters.")
+        String licence,
+
+        boolean nameUnsure,
+
+        @Size(max = 120, message = "Shorten when it can be confirmed to 120 characters.")
+        String confirmWhen,
+
+        boolean flowersOnce,
+
+        StockKind kind,
+
         @Size(max = 300, message = "Shorten where it came from to 300 characters.")
         String origin,
+
+        @Size(max = 120, message = "Shorten the supplier to 120 characters.")
+        String supplier,
+
+        @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate arrivedOn,
+
+        @Size(max = 300, message = "Shorten the inspection to 300 characters.")
+        String inspection,
 
         @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
         String place,
@@ -39,9 +59,63 @@ public record StockPlantForm(
         @Size(max = 500, message = "Shorten the note to 500 characters.")
         String note) {
 
-    static StockPlantForm empty() {
+    public StockPlantForm {
+        kind = kind == null ? StockKind.PLANT : kind;
+    }
+
+    /** A stock plant of which only the usual is known. */
+    public StockPlantForm(
+            String plant,
+            String group,
+            Protection protection,
+            String origin,
+            String place,
+            Climate climate,
+            Integer pieces,
+            StockState state,
+            LocalDate quarantineUntil,
+            String note) {
+        this(
+                plant,
+                group,
+                protection,
+                null,
+                false,
+                null,
+                false,
+                StockKind.PLANT,
+                origin,
+                null,
+                null,
+                null,
+                place,
+                climate,
+                pieces,
+                state,
+                quarantineUntil,
+                note);
+    }
+
+    static StockPlantForm empty(StockKind kind) {
         return new StockPlantForm(
-                null, null, Protection.FREE, null, null, Climate.HEATED, null, StockState.GROWING, null, null);
+                null,
+                null,
+                Protection.FREE,
+                null,
+                false,
+                null,
+                false,
+                kind,
+                null,
+                null,
+                null,
+                null,
+                null,
+                Climate.HEATED,
+                null,
+                kind == StockKind.LOT ? StockState.DORMANT : StockState.GROWING,
+                null,
+                null);
     }
 
     static StockPlantForm of(StockPlantView s) {
@@ -49,7 +123,15 @@ public record StockPlantForm(
                 s.plant().name(),
                 s.plant().group(),
                 s.plant().protection(),
+                s.plant().licence(),
+                !s.plant().nameSure(),
+                s.plant().confirmWhen(),
+                s.plant().flowersOnce(),
+                s.kind(),
                 s.origin(),
+                s.supplier(),
+                s.arrivedOn(),
+                s.inspection(),
                 s.place().name(),
                 s.place().climate(),
                 s.piecesNow(),

@@ -21,14 +21,23 @@ public final class Regrowth {
     private final PlantGroup.Rhythm rhythm;
     private final Optional<Count> counted;
     private final Optional<Harvest> last;
+    private final boolean cutSince;
+    private final boolean regrows;
 
-    private Regrowth(PlantGroup.Rhythm rhythm, Optional<Count> counted, Optional<Harvest> last) {
+    private Regrowth(
+            PlantGroup.Rhythm rhythm,
+            Optional<Count> counted,
+            Optional<Harvest> last,
+            boolean cutSince,
+            boolean regrows) {
         this.rhythm = rhythm;
         this.counted = counted;
         this.last = last;
+        this.cutSince = cutSince && last.isPresent();
+        this.regrows = regrows;
     }
 
-    /** Pieces counted on the plant on a day, 0 and up; after any harvest of that day. */
+    /** Pieces counted on the plant on a day, 0 and up. */
     public record Count(LocalDate on, int pieces) {}
 
     /**
@@ -56,9 +65,16 @@ public final class Regrowth {
      * @param rhythm its group's
      * @param counted the last count, where there is one
      * @param last the last harvest, where there is one
+     * @param cutSinceCounted whether that harvest came after the count rather than being in it
+     * @param regrows false for a lot of bought material, which neither regrows nor rests
      */
-    public static Regrowth of(PlantGroup.Rhythm rhythm, Optional<Count> counted, Optional<Harvest> last) {
-        return new Regrowth(rhythm, counted, last);
+    public static Regrowth of(
+            PlantGroup.Rhythm rhythm,
+            Optional<Count> counted,
+            Optional<Harvest> last,
+            boolean cutSinceCounted,
+            boolean regrows) {
+        return new Regrowth(rhythm, counted, last, cutSinceCounted, regrows);
     }
 
     /** The pieces it bears on a day; empty where nobody has ever counted. */
@@ -67,13 +83,13 @@ public final class Regrowth {
             return Optional.empty();
         }
         Count count = counted.get();
-        if (last.isEmpty() || !last.get().on().isAfter(count.on())) {
+        if (!cutSince) {
             // Counted since the last harvest: that stands, and what may have grown beyond it is not guessed.
             return Optional.of(new Bearing(count.pieces(), count.pieces(), count.pieces(), false));
         }
         Harvest harvest = last.get();
         int left = Math.max(0, count.pieces() - harvest.cut());
-        double grown = harvest.cut() * regrown(day);
+        double grown = regrows ? harvest.cut() * regrown(day) : 0;
         if (grown == 0) {
             return Optional.of(new Bearing(left, left, left, false));
         }
@@ -84,14 +100,15 @@ public final class Regrowth {
                 true));
     }
 
-    /** The pieces that may be taken on a day: a share of what it bears, or all of it in a hard cut. */
+    /** The pieces that should be taken at most on a day: a share of what it bears, or all of it in a hard cut or from a lot. */
     public Optional<Integer> mayTake(LocalDate day, boolean hard) {
-        return bears(day).map(b -> hard ? b.pieces() : (int) Math.floor(b.pieces() * rhythm.share()));
+        return bears(day).map(b -> hard || !regrows ? b.pieces() : (int) Math.floor(b.pieces() * rhythm.share()));
     }
 
     /** The first day on which it may be cut again; empty where it was never cut. */
     public Optional<LocalDate> restsUntil() {
-        return last.map(h -> h.on().plusDays(h.hard() ? 2L * rhythm.restDays() : rhythm.restDays()));
+        return last.filter(h -> regrows)
+                .map(h -> h.on().plusDays(h.hard() ? 2L * rhythm.restDays() : rhythm.restDays()));
     }
 
     /** Whether it rests on the day. */
@@ -115,7 +132,7 @@ public final class Regrowth {
             return Working.of("What it can give", Working.step("Nobody has counted its pieces yet", ""), share);
         }
         Count count = counted.get();
-        if (last.isEmpty() || !last.get().on().isAfter(count.on())) {
+        if (!cutSince) {
             return Working.of(
                     "What it can give",
                     Working.step("Counted on " + count.on() + ", not cut since", count.pieces() + " pieces"),
@@ -123,6 +140,12 @@ public final class Regrowth {
         }
         Harvest harvest = last.get();
         Bearing bearing = bears(day).orElseThrow();
+        if (!regrows) {
+            return Working.of(
+                    "What it can give",
+                    Working.step("Counted on " + count.on(), count.pieces() + " pieces"),
+                    Working.step("Taken since", harvest.cut() + " pieces: " + bearing.pieces() + " are left"));
+        }
         return Working.of(
                 "What it can give",
                 Working.step("Counted on " + count.on(), count.pieces() + " pieces"),

@@ -18,12 +18,16 @@ class RegrowthTest {
 
     private static Regrowth cut(int had, int cut, boolean hard) {
         return Regrowth.of(
-                SOFT, Optional.of(new Count(DAY, had)), Optional.of(new Harvest(DAY.plusDays(1), cut, hard)));
+                SOFT,
+                Optional.of(new Count(DAY, had)),
+                Optional.of(new Harvest(DAY.plusDays(1), cut, hard)),
+                true,
+                true);
     }
 
     @Test
     void whatNobodyCountedIsNotKnown() {
-        Regrowth unknown = Regrowth.of(SOFT, Optional.empty(), Optional.of(new Harvest(DAY, 10, false)));
+        Regrowth unknown = Regrowth.of(SOFT, Optional.empty(), Optional.of(new Harvest(DAY, 10, false)), true, true);
         assertThat(unknown.bears(DAY.plusDays(9))).isEmpty();
         assertThat(unknown.mayTake(DAY, false)).isEmpty();
         assertThat(unknown.restsUntil()).contains(DAY.plusDays(21));
@@ -32,7 +36,11 @@ class RegrowthTest {
     @Test
     void aCountAfterTheHarvestStands() {
         Regrowth counted = Regrowth.of(
-                SOFT, Optional.of(new Count(DAY.plusDays(30), 25)), Optional.of(new Harvest(DAY, 10, false)));
+                SOFT,
+                Optional.of(new Count(DAY.plusDays(30), 25)),
+                Optional.of(new Harvest(DAY, 10, false)),
+                false,
+                true);
         assertThat(counted.bears(DAY.plusDays(35))).contains(new Bearing(25, 25, 25, false));
         assertThat(counted.mayTake(DAY.plusDays(35), false)).contains(8);
         assertThat(counted.mayTake(DAY.plusDays(35), true)).contains(25);
@@ -65,6 +73,18 @@ class RegrowthTest {
         assertThat(cut(60, 60, true).restsUntil()).contains(DAY.plusDays(43));
         assertThat(cut(60, 20, false).isResting(DAY.plusDays(21))).isTrue();
         assertThat(cut(60, 20, false).isResting(DAY.plusDays(22))).isFalse();
+    }
+
+    @Test
+    void aLotNeitherRegrowsNorRests() {
+        Regrowth lot = Regrowth.of(
+                SOFT, Optional.of(new Count(DAY, 60)), Optional.of(new Harvest(DAY, 20, false)), true, false);
+        assertThat(lot.bears(DAY.plusDays(300))).contains(new Bearing(40, 40, 40, false));
+        assertThat(lot.mayTake(DAY.plusDays(1), false)).contains(40);
+        assertThat(lot.restsUntil()).isEmpty();
+        assertThat(lot.working(DAY).steps())
+                .last()
+                .satisfies(s -> assertThat(s.figures()).contains("40 are left"));
     }
 
     @Test

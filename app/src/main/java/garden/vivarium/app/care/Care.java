@@ -1,0 +1,99 @@
+package garden.vivarium.app.care;
+
+import garden.vivarium.app.platform.NurseryRow;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** Care done on a day, or due on one. */
+@Entity
+class Care extends NurseryRow {
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(10)")
+    private Subject.Kind subject;
+
+    private UUID subjectId;
+    private String subjectCode;
+    private UUID placeId;
+    private String what;
+    private String symptom;
+    private String cause;
+    private LocalDate dueOn;
+    private LocalDate doneOn;
+    private LocalDate askOn;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private Outcome outcome;
+
+    private LocalDate outcomeOn;
+    private UUID course;
+    private String note;
+    private String personName;
+    private Instant madeAt;
+
+    protected Care() {}
+
+    Care(Subject of, String what, String symptom, String cause, UUID course, Instant madeAt) {
+        this.subject = of.kind();
+        this.subjectId = of.id();
+        this.subjectCode = of.code();
+        this.placeId = of.place();
+        this.what = what;
+        this.symptom = symptom;
+        this.cause = cause;
+        this.course = course;
+        this.madeAt = madeAt;
+    }
+
+    void due(LocalDate day) {
+        dueOn = day;
+    }
+
+    void done(LocalDate day, String person) {
+        doneOn = day;
+        personName = person;
+    }
+
+    void ask(LocalDate day) {
+        askOn = day;
+    }
+
+    void turnedOut(Outcome how, LocalDate day, String remark) {
+        outcome = how;
+        outcomeOn = day;
+        if (remark != null) {
+            note = remark;
+        }
+    }
+
+    UUID course() {
+        return course;
+    }
+
+    boolean isDone() {
+        return doneOn != null;
+    }
+
+    CareView view() {
+        return new CareView(
+                getId(),
+                new Subject(subject, subjectId, subjectCode, placeId),
+                what,
+                symptom,
+                cause,
+                dueOn,
+                doneOn,
+                askOn,
+                outcome,
+                outcomeOn,
+                course,
+                note,
+                personName);
+    }
+}

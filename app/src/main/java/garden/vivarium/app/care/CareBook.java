@@ -1,0 +1,127 @@
+package garden.vivarium.app.care;
+
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.platform.Today;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The care of the current nursery. */
+@Service
+public class CareBook {
+
+    private static final int LONGEST = 300;
+
+    private final CareRepository cares;
+    private final CurrentNursery nursery;
+    private final Today today;
+
+    CareBook(CareRepository cares, CurrentNursery nursery, Today today) {
+        this.cares = cares;
+        this.nursery = nursery;
+        this.today = today;
+    }
+
+    /**
+     * Writes down care that was done.
+     *
+     * @param askAfter days after which to ask whether it worked; 0 for never
+     * @throws Problem if nothing is said, or it is dated ahead
+     */
+    @Transactional
+    public CareView did(Subject subject, String what, String symptom, String cause, LocalDate day, int askAfter) {
+        if (what == null || what.isBlank() || what.length() > LONGEST) {
+            throw new Problem("what", "Say what was done, in 1 to %d characters.".formatted(LONGEST));
+        }
+        today.refuseFuture("doneOn", day);
+        Care care = new Care(subject, what.strip(), symptom, cause, null, today.now());
+        care.done(day, person());
+        if (askAfter > 0) {
+            care.ask(day.plusDays(askAfter));
+        }
+        return cares.save(care).view();
+    }
+
+    /** Puts a course of treatments down, each due on its day; after the last it is asked whether they worked. */
+    @Transactional
+    public void course(Subject subject, String what, String cause, List<LocalDate> days, LocalDate askOn) {
+        UUID course = UUID.randomUUID();
+        List<Care> all = new ArrayList<>();
+        for (int i = 0; i < days.size(); i++) {
+            Care care = new Care(
+                    subject, "%s, %d of %d".formatted(what, i + 1, days.size()), null, cause, course, today.now());
+            care.due(days.get(i));
+            if (i == days.size() - 1) {
+                care.ask(askOn);
+            }
+            all.add(care);
+        }
+        cares.saveAll(all);
+    }
+
+    /** What is due by the day and not done. */
+    @Transactional(readOnly = true)
+    public List<CareView> due(LocalDate day) {
+        return cares.due(day).stream().map(Care::view).toList();
+    }
+
+    /** Treatments of which by the day it should be said whether they worked. */
+    @Transactional(readOnly = true)
+    public List<CareView> asking(LocalDate day) {
+        return cares.asking(day).stream().map(Care::view).toList();
+    }
+
+    /** Care of one subject, the last first. */
+    @Transactional(readOnly = true)
+    public List<CareView> of(UUID subject) {
+        return cares.of(subject).stream().map(Care::view).toList();
+    }
+
+    /** Says that due care was done today. */
+    @Transactional
+    public CareView done(UUID id) {
+        Care care = care(id);
+        if (!care.isDone()) {
+            care.done(today.date(), person());
+        }
+        return care.view();
+    }
+
+    /** Says how a treatment turned out; what is kept is not asked for again. */
+    @Transactional
+    public CareView turnedOut(UUID id, Outcome outcome, String note) {
+        if (note != null && note.length() > 500) {
+            throw new Problem("note", "Shorten the note to 500 characters.");
+        }
+        Care care = care(id);
+        care.turnedOut(outcome, today.date(), note);
+        return care.view();
+    }
+
+    /** How often each treatment turned out how. */
+    @Transactional(readOnly = true)
+    public Map<String, Map<Outcome, Long>> record() {
+        Map<String, Map<Outcome, Long>> told = new HashMap<>();
+        cares.outcomes()
+                .forEach(t -> told.computeIfAbsent(t.getWhat(), w -> new EnumMap<>(Outcome.class))
+                        .put(t.getOutcome(), t.getTimes()));
+        return told;
+    }
+
+    private Care care(UUID id) {
+        return cares.findById(id).orElseThrow(() -> new Missing("no such care"));
+    }
+
+    private String person() {
+        return nursery.person().map(SignedIn::name).orElse("Vivarium");
+    }
+}

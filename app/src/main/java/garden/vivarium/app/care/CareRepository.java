@@ -1,0 +1,34 @@
+package garden.vivarium.app.care;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface CareRepository extends JpaRepository<Care, UUID> {
+
+    @Query("select c from Care c where c.subjectId = :subject order by coalesce(c.doneOn, c.dueOn) desc, c.madeAt desc")
+    List<Care> of(UUID subject);
+
+    @Query("select c from Care c where c.doneOn is null and c.dueOn <= :day order by c.dueOn")
+    List<Care> due(LocalDate day);
+
+    @Query("select c from Care c where c.outcome is null and c.doneOn is not null and c.askOn <= :day order by c.askOn")
+    List<Care> asking(LocalDate day);
+
+    List<Care> findByCourse(UUID course);
+
+    @Query(
+            "select c.what as what, c.outcome as outcome, count(c) as times from Care c where c.outcome is not null group by c.what,"
+                    + " c.outcome")
+    List<Told> outcomes();
+
+    interface Told {
+        String getWhat();
+
+        Outcome getOutcome();
+
+        long getTimes();
+    }
+}

@@ -1,0 +1,113 @@
+package garden.vivarium.app.diagnosis;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchSheet;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.guide.Circumstance;
+import garden.vivarium.core.watch.Stalled;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds out the circumstances of a batch or a stock plant on which something is seen. */
+@Component
+class Patients {
+
+    private static final double MOST = 0.9;
+    private static final Set<String> DRY_MEDIA =
+            Set.of("coarse grit", "pumice", "gritty mix", "sand", "laid on the surface", "bark");
+
+    private final BatchReads batches;
+    private final Stock stock;
+    private final Today today;
+
+    Patients(BatchReads batches, Stock stock, Today today) {
+        this.batches = batches;
+        this.stock = stock;
+        this.today = today;
+    }
+
+    /**
+     * The batch of the code or the stock plant of the id.
+     *
+     * @throws Missing if neither is here
+     */
+    @Transactional(readOnly = true)
+    public Patient of(String batch, UUID stockPlant) {
+        return batch != null ? ofBatch(batches.sheet(batch)) : ofStock(stockPlant);
+    }
+
+    private Patient ofStock(UUID id) {
+        if (id == null) {
+            throw new Missing("say on what it is seen");
+        }
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        return new Patient(
+                new Subject(
+                        Subject.Kind.STOCK,
+                        plant.id(),
+                        plant.code(),
+                        plant.place().id()),
+                plant.plant().name(),
+                EnumSet.of(Circumstance.STOCK),
+                List.of("A stock plant, %s; %s."
+                        .formatted(
+                                plant.state().words(), plant.place().climate().words())));
+    }
+
+    private Patient ofBatch(BatchSheet sheet) {
+        BatchView b = sheet.batch();
+        Set<Circumstance> so = EnumSet.noneOf(Circumstance.class);
+        List<String> facts = new ArrayList<>();
+        if (b.medium().contains("water") || b.medium().contains("reserve")) {
+            so.add(Circumstance.WATER);
+        }
+        String cover = sheet.protocol().map(p -> p.cover()).orElse("");
+        boolean open =
+                cover.startsWith("none") || cover.isEmpty() || b.treatment().contains("open");
+        so.add(open || DRY_MEDIA.contains(b.medium()) ? Circumstance.DRY : Circumstance.CLOSED);
+        facts.add("In %s; cover: %s.".formatted(b.medium(), cover.isEmpty() ? "not said" : cover));
+        if (b.treatment().contains("callus")) {
+            so.add(Circumstance.FLESHY);
+            facts.add("Its wounds were dried first.");
+        }
+        if (b.slowing() > 1) {
+            so.add(Circumstance.OUT_OF_SEASON);
+            facts.add("Stuck out of season.");
+        }
+        if (b.isStuck() && !b.isAsleep()) {
+            RootingTime time = sheet.outlook().ready().slowedBy(b.slowing());
+            int day = b.age(today.date());
+            double there = time.by(day);
+            so.add(there < MOST ? Circumstance.EARLY : Circumstance.LATE);
+            facts.add(String.format(
+                    Locale.ROOT,
+                    "Day %d: of those that will be ready, %.0f%% are by now; the chance that one still waiting ever is: %.0f%%.",
+                    day,
+                    100 * there,
+                    100
+                            * Stalled.chanceStill(
+                                    sheet.outlook()
+                                            .strike()
+                                            .thinnedBy(b.thinning())
+                                            .mean(),
+                                    time,
+                                    day)));
+        } else {
+            so.add(Circumstance.EARLY);
+            facts.add(b.isAsleep() ? "It sleeps; no day is counted yet." : "Its wounds dry still.");
+        }
+        return new Patient(new Subject(Subject.Kind.BATCH, b.id(), b.code(), b.placeId()), b.plant(), so, facts);
+    }
+}

@@ -1,0 +1,93 @@
+package garden.vivarium.app.find;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds by what is typed, even half: each word typed must stand somewhere in the name. */
+@Service
+class Finder {
+
+    static final int MOST = 20;
+
+    private final BatchReads batches;
+    private final Stock stock;
+
+    Finder(BatchReads batches, Stock stock) {
+        this.batches = batches;
+        this.stock = stock;
+    }
+
+    /** What matches, stock plants and batches whose name begins so first; nothing for blank words. */
+    @Transactional(readOnly = true)
+    List<Found> find(String typed) {
+        String words = plain(typed == null ? "" : typed.strip());
+        if (words.isEmpty()) {
+            return List.of();
+        }
+        // "26w43-A/14" is a piece: its batch is found.
+        int slash = words.indexOf('/');
+        String asked = slash > 0 ? words.substring(0, slash) : words;
+        String piece = slash > 0 ? words.substring(slash + 1) : "";
+        List<Found> found = new ArrayList<>();
+        for (StockPlantView s : stock.all()) {
+            String name = s.code() + " " + s.plant().name() + " " + s.place().name();
+            if (matches(name, asked)) {
+                found.add(new Found(
+                        "/stock/" + s.id(),
+                        s.code() + " " + s.plant().name(),
+                        "%s, %s"
+                                .formatted(
+                                        s.isLot() ? "lot" : "stock plant",
+                                        s.place().name())));
+            }
+        }
+        String longest = List.of(asked.split(" ")).stream()
+                .max(Comparator.comparing(String::length))
+                .orElse(asked);
+        batches.like(longest, 200).stream()
+                .filter(b ->
+                        matches(b.code() + " " + b.plant() + " " + (b.oldCode() == null ? "" : b.oldCode()), asked))
+                .map(b -> new Found(
+                        "/batches/" + b.code(),
+                        b.code() + (piece.matches("\\d+") ? "/" + piece : "") + " " + b.plant(),
+                        what(b)))
+                .forEach(found::add);
+        for (PlaceView p : stock.places()) {
+            if (matches(p.name(), asked)) {
+                found.add(new Found(
+                        "/benches#place-" + p.id(),
+                        p.name(),
+                        "place, " + p.climate().words()));
+            }
+        }
+        found.sort(Comparator.comparing((Found f) -> !plain(f.name()).startsWith(asked)));
+        return found.subList(0, Math.min(MOST, found.size()));
+    }
+
+    private static String what(BatchView b) {
+        String life = b.closedOn() != null ? "finished" : b.isStuck() ? "running" : "drying";
+        return "batch, %s: %s".formatted(life, b.way().words());
+    }
+
+    private static boolean matches(String name, String asked) {
+        String plain = plain(name);
+        return List.of(asked.split("\\s+")).stream().allMatch(plain::contains);
+    }
+
+    /** Small letters without accents and quotes, so that "kelp" finds ‘Kelpbank’. */
+    private static String plain(String words) {
+        return Normalizer.normalize(words, Normalizer.Form.NFD)
+                .replaceAll("[\\p{M}‘’'\"]", "")
+                .toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,168 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.CareView;
+import garden.vivarium.app.care.Outcome;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.round.Errand.Deed;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Finds what the day asks beside the batches: care due, treatments to judge, stock plants rested, asleep or in quarantine. */
+@Component
+class Errands {
+
+    private static final int ASK_EVERY = 14;
+    private static final int LATE = 3;
+    private static final int REST_TOLD_FOR = 60;
+
+    private final CareBook care;
+    private final Stock stock;
+    private final Says says;
+
+    Errands(CareBook care, Stock stock, Says says) {
+        this.care = care;
+        this.stock = stock;
+        this.says = says;
+    }
+
+    /** All errands of the day. */
+    List<Errand> of(LocalDate day) {
+        Map<UUID, PlaceView> places =
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
+        List<Errand> errands = new ArrayList<>();
+        care.due(day).forEach(c -> errands.add(treat(c, places, day)));
+        care.asking(day).forEach(c -> errands.add(judge(c, places)));
+        Map<UUID, LocalDate> seen = stock.lastLooks();
+        for (StockPlantView s : stock.live()) {
+            quarantine(s, day).ifPresent(errands::add);
+            asleep(s, seen.get(s.id()), day).ifPresent(errands::add);
+            dyingFlower(s, seen.get(s.id()), day).ifPresent(errands::add);
+            rested(s, day).ifPresent(errands::add);
+        }
+        return errands;
+    }
+
+    private Errand treat(CareView c, Map<UUID, PlaceView> places, LocalDate day) {
+        return new Errand(
+                places.get(c.subject().place()),
+                "Treat",
+                c.subject().code(),
+                c.subject().sheet(),
+                c.cause() == null ? "" : "against " + c.cause(),
+                c.what(),
+                "Due %s; repeated so that what hatches is met before it lays.".formatted(says.day(c.dueOn())),
+                day.isAfter(c.dueOn().plusDays(LATE)),
+                List.of(Deed.send("Done", "/care/" + c.id() + "/done", Map.of())));
+    }
+
+    private Errand judge(CareView c, Map<UUID, PlaceView> places) {
+        String address = "/care/" + c.id() + "/outcome";
+        return new Errand(
+                places.get(c.subject().place()),
+                "Worked?",
+                c.subject().code(),
+                c.subject().sheet(),
+                "",
+                c.what(),
+                "Done %s%s. What worked is kept, and told next time."
+                        .formatted(
+                                says.away(c.doneOn()),
+                                c.cause() == null ? "" : ", for " + c.cause().toLowerCase()),
+                false,
+                List.of(
+                        Deed.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),
+                        Deed.send("Partly", address, Map.of("outcome", Outcome.PARTLY.name())),
+                        Deed.send("Not", address, Map.of("outcome", Outcome.NOT.name()))));
+    }
+
+    private Optional<Errand> quarantine(StockPlantView s, LocalDate day) {
+        if (s.quarantineUntil() == null || day.isBefore(s.quarantineUntil())) {
+            return Optional.empty();
+        }
+        return Optional.of(of(
+                s,
+                "Lift",
+                "out of quarantine?",
+                "Its time was over on %s. Look it over once more: nothing seen, and it may join the rest."
+                        .formatted(says.day(s.quarantineUntil())),
+                List.of(Deed.send("Lift it", "/stock/" + s.id() + "/lift", Map.of()))));
+    }
+
+    private Optional<Errand> asleep(StockPlantView s, LocalDate seen, LocalDate day) {
+        boolean ask = s.state() == StockState.DORMANT
+                && !s.isLot()
+                && (seen == null || !day.isBefore(seen.plusDays(ASK_EVERY)));
+        if (!ask) {
+            return Optional.empty();
+        }
+        String address = "/stock/" + s.id() + "/woken";
+        return Optional.of(of(
+                s,
+                "Woken?",
+                "has it woken?",
+                "Dormant; %s. Its clock starts when it wakes."
+                        .formatted(seen == null ? "nobody has looked yet" : "last seen " + says.away(seen)),
+                List.of(
+                        Deed.send("Not yet", address, Map.of("notYet", "true")),
+                        Deed.send("It has woken", address, Map.of()))));
+    }
+
+    private Optional<Errand> dyingFlower(StockPlantView s, LocalDate seen, LocalDate day) {
+        boolean ask = s.plant().flowersOnce()
+                && (s.state() == StockState.IN_FLOWER || s.state() == StockState.DYING)
+                && (seen == null || !day.isBefore(seen.plusDays(ASK_EVERY)));
+        return ask
+                ? Optional.of(of(
+                        s,
+                        "Offsets",
+                        "take its offsets",
+                        "It flowers once and dies; offsets of a third of its size are its succession.",
+                        List.of(
+                                Deed.go("Plan", "/plan?stock=" + s.id()),
+                                Deed.go("Look", "/stock/" + s.id() + "#look"))))
+                : Optional.empty();
+    }
+
+    private Optional<Errand> rested(StockPlantView s, LocalDate day) {
+        Optional<LocalDate> rested = s.regrowth().restsUntil();
+        Optional<Integer> may = s.regrowth().mayTake(day, false);
+        boolean tell = rested.isPresent()
+                && !day.isBefore(rested.get())
+                && day.isBefore(rested.get().plusDays(REST_TOLD_FOR))
+                && s.restSeenOn() == null
+                && s.state() == StockState.GROWING
+                && !s.isQuarantined(day)
+                && may.orElse(0) > 0;
+        return tell
+                ? Optional.of(of(
+                        s,
+                        "Cut?",
+                        "can be cut again, %d at most".formatted(may.get()),
+                        "Rested since %s. %s it bears about %d; a share of that leaves it strong."
+                                .formatted(
+                                        says.day(rested.get()),
+                                        s.estimated() ? "By regrowth" : "By count",
+                                        s.piecesNow()),
+                        List.of(
+                                Deed.send("Seen", "/stock/" + s.id() + "/rest-seen", Map.of()),
+                                Deed.go("Plan", "/plan?stock=" + s.id()))))
+                : Optional.empty();
+    }
+
+    private static Errand of(StockPlantView s, String verb, String what, String why, List<Deed> deeds) {
+        return new Errand(
+                s.place(), verb, s.code(), "/stock/" + s.id(), s.plant().name(), what, why, false, deeds);
+    }
+}

@@ -1,0 +1,29 @@
+package garden.vivarium.app.stock;
+
+import garden.vivarium.app.platform.NurseryRow;
+import jakarta.persistence.Entity;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** Pieces cut from a stock plant, or taken from a lot, on a day. */
+@Entity
+class Harvest extends NurseryRow {
+
+    private UUID stockPlantId;
+    private LocalDate cutOn;
+    private int pieces;
+    private boolean hard;
+
+    protected Harvest() {}
+
+    Harvest(UUID stockPlantId, LocalDate cutOn, int pieces, boolean hard) {
+        this.stockPlantId = stockPlantId;
+        this.cutOn = cutOn;
+        this.pieces = pieces;
+        this.hard = hard;
+    }
+
+    HarvestView view() {
+        return new HarvestView(cutOn, pieces, hard);
+    }
+}

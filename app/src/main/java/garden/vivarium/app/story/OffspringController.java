@@ -1,0 +1,149 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What comes of a batch: a young plant kept as a stock plant, or pieces cut again into a new batch. */
+@Controller
+@RequestMapping("/batches/{code}")
+class OffspringController {
+
+    private final Batches batches;
+    private final Stock stock;
+    private final Protocols protocols;
+    private final Today today;
+
+    OffspringController(Batches batches, Stock stock, Protocols protocols, Today today) {
+        this.batches = batches;
+        this.stock = stock;
+        this.protocols = protocols;
+        this.today = today;
+    }
+
+    @GetMapping("/offspring")
+    String ask(@PathVariable String code, Model model) {
+        BatchView batch = batches.find(code);
+        model.addAttribute("batch", batch);
+        model.addAttribute("ways", protocols.suiting(batch.group()));
+        model.addAttribute("places", stock.places());
+        return "story/offspring";
+    }
+
+    @PostMapping("/keep")
+    String keep(
+            @PathVariable String code,
+            @RequestParam String place,
+            @RequestParam(required = false) Integer piece,
+            RedirectAttributes next) {
+        BatchView batch = batches.find(code);
+        try {
+            refuseBlank("place", place);
+            if (piece != null && (piece < 1 || piece > batch.stuck())) {
+                throw new Problem("piece", "%s has pieces 1 to %d.".formatted(code, batch.stuck()));
+            }
+            StockPlantView kept = stock.add(
+                    new StockPlantForm(
+                            batch.plant(),
+                            plant(batch).group(),
+                            Protection.FREE,
+                            "young plant of " + code,
+                            place.strip(),
+                            Climate.HEATED,
+                            null,
+                            StockState.GROWING,
+                            null,
+                            null),
+                    batch.id(),
+                    piece);
+            next.addFlashAttribute("said", "Kept as %s.".formatted(kept.code()));
+            return "redirect:/stock/" + kept.id();
+        } catch (Problem p) {
+            next.addFlashAttribute("refused", p.getMessage());
+            return "redirect:/batches/" + code + "/offspring";
+        }
+    }
+
+    @PostMapping("/recut")
+    String recut(
+            @PathVariable String code,
+            @RequestParam String way,
+            @RequestParam int pieces,
+            @RequestParam LocalDate cutOn,
+            @RequestParam String place,
+            RedirectAttributes next) {
+        BatchView batch = batches.find(code);
+        Protocol protocol = protocols.current(way).orElseThrow(() -> new Missing("no such way"));
+        try {
+            refuseBlank("place", place);
+            if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
+                throw new Problem("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
+            }
+            boolean dries = protocol.callus().isPresent();
+            BatchView made = batches.make(new NewBatch(
+                    plant(batch),
+                    batch.stockPlantId(),
+                    batch.id(),
+                    stock.placeNamed(place.strip(), Climate.HEATED).id(),
+                    null,
+                    null,
+                    protocol.key(),
+                    protocol.version(),
+                    protocol.method(),
+                    protocol.medium(),
+                    String.join(";", protocol.wayTreatment()),
+                    null,
+                    cutOn,
+                    pieces,
+                    dries ? null : cutOn,
+                    dries ? null : pieces,
+                    null,
+                    null,
+                    protocol.vessel().words(),
+                    null,
+                    protocol.piece().kind(),
+                    null,
+                    null,
+                    protocol.firstSign().isEmpty(),
+                    1,
+                    null,
+                    null));
+            next.addFlashAttribute("said", "Write the label now: " + made.label());
+            return "redirect:/batches/" + made.code();
+        } catch (Problem p) {
+            next.addFlashAttribute("refused", p.getMessage());
+            return "redirect:/batches/" + code + "/offspring";
+        }
+    }
+
+    private PlantView plant(BatchView batch) {
+        return stock.plantNamed(batch.plant(), batch.group());
+    }
+
+    private static void refuseBlank(String field, String value) {
+        if (value == null || value.isBlank() || value.length() > 80) {
+            throw new Problem(field, "Say where it stands, in 1 to 80 characters.");
+        }
+    }
+}

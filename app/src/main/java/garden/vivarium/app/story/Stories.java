@@ -1,0 +1,153 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.HarvestView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockLookView;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.Level;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantGroup;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The stories of stock plants. */
+@Service
+class Stories {
+
+    private final Stock stock;
+    private final BatchReads batches;
+    private final Evidence evidence;
+    private final CareBook care;
+    private final Guide guide;
+    private final Says says;
+    private final Today today;
+
+    Stories(Stock stock, BatchReads batches, Evidence evidence, CareBook care, Guide guide, Says says, Today today) {
+        this.stock = stock;
+        this.batches = batches;
+        this.evidence = evidence;
+        this.care = care;
+        this.guide = guide;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** The whole sheet of a stock plant or lot. */
+    @Transactional(readOnly = true)
+    StorySheet sheet(UUID id) {
+        List<StockPlantView> all = stock.all();
+        StockPlantView plant = all.stream()
+                .filter(s -> s.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new Missing("no such stock plant"));
+        PlantGroup group = guide.group(plant.plant().group()).orElseThrow();
+        LocalDate day = today.date();
+        List<BatchReads.Kin> kin = batches.kin();
+        Map<UUID, List<BatchReads.Kin>> byPlant = kin.stream()
+                .filter(k -> k.stockPlantId() != null)
+                .collect(Collectors.groupingBy(BatchReads.Kin::stockPlantId));
+        List<BatchReads.Kin> own = byPlant.getOrDefault(id, List.of());
+        List<StockPlantView> sisters = all.stream()
+                .filter(s -> s.plant().id().equals(plant.plant().id()))
+                .toList();
+        double usual = usual(sisters, byPlant);
+        List<HarvestView> harvests = stock.harvests(id);
+        List<StockLookView> looks = stock.looks(id);
+        return new StorySheet(
+                plant,
+                group,
+                plant.regrowth().bears(day),
+                plant.regrowth().mayTake(day, false),
+                plant.regrowth().restsUntil(),
+                plant.regrowth().working(day),
+                plant.mayCut(day, null),
+                harvests,
+                looks,
+                recovery(harvests, looks),
+                own.stream()
+                        .sorted(Comparator.comparing(BatchReads.Kin::takenOn).reversed())
+                        .toList(),
+                gave(plant, own, usual),
+                sisters.stream()
+                        .filter(s -> !s.id().equals(id))
+                        .map(s -> gave(s, byPlant.getOrDefault(s.id(), List.of()), usual))
+                        .toList(),
+                care.of(id),
+                kin.stream().filter(k -> k.id().equals(plant.fromBatch())).findFirst(),
+                offspring(all, own));
+    }
+
+    /** Stock plants that were young plants of its batches. */
+    private static List<StockPlantView> offspring(List<StockPlantView> all, List<BatchReads.Kin> own) {
+        List<UUID> ids = own.stream().map(BatchReads.Kin::id).toList();
+        return all.stream()
+                .filter(s -> s.fromBatch() != null && ids.contains(s.fromBatch()))
+                .toList();
+    }
+
+    private Optional<String> recovery(List<HarvestView> harvests, List<StockLookView> looks) {
+        return harvests.stream().filter(HarvestView::hard).findFirst().map(cut -> {
+            List<StockLookView> since = looks.stream()
+                    .filter(l -> l.shoots() != null && !l.lookedOn().isBefore(cut.cutOn()))
+                    .sorted(Comparator.comparing(StockLookView::lookedOn))
+                    .toList();
+            String cutOn = "Cut hard on %s, %d pieces.".formatted(says.day(cut.cutOn()), cut.pieces());
+            return since.isEmpty()
+                    ? cutOn + " Nobody has counted new shoots since."
+                    : cutOn
+                            + since.stream()
+                                    .map(l -> " Day %d: %s."
+                                            .formatted(
+                                                    l.lookedOn().toEpochDay()
+                                                            - cut.cutOn().toEpochDay(),
+                                                    says.count(l.shoots(), "new shoot", "new shoots")))
+                                    .collect(Collectors.joining());
+        });
+    }
+
+    /** The share of all finished pieces of the plant that became ready, kept off 0 and 1; 0.7 where none is finished. */
+    private static double usual(List<StockPlantView> sisters, Map<UUID, List<BatchReads.Kin>> byPlant) {
+        List<BatchReads.Kin> finished = sisters.stream()
+                .flatMap(s -> byPlant.getOrDefault(s.id(), List.of()).stream())
+                .filter(k -> k.over() && k.stuck() > k.sent())
+                .toList();
+        double judged = finished.stream().mapToInt(k -> k.stuck() - k.sent()).sum();
+        double ready = finished.stream().mapToInt(BatchReads.Kin::ready).sum();
+        return judged == 0 ? 0.7 : Math.min(0.98, Math.max(0.02, ready / judged));
+    }
+
+    private Gave gave(StockPlantView plant, List<BatchReads.Kin> own, double usual) {
+        List<BatchCount> counts = own.stream()
+                .filter(k -> k.over() && k.stuck() > k.sent())
+                .map(k -> new BatchCount(Math.min(k.ready(), k.stuck() - k.sent()), k.stuck() - k.sent()))
+                .toList();
+        return new Gave(
+                plant,
+                own.size(),
+                own.stream().mapToInt(BatchReads.Kin::taken).sum(),
+                own.stream().mapToInt(BatchReads.Kin::stuck).sum(),
+                own.stream().mapToInt(BatchReads.Kin::ready).sum(),
+                own.stream().mapToInt(BatchReads.Kin::youngPlants).sum(),
+                counts.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(StrikeRate.of(
+                                usual,
+                                List.of(new Level("finished batches of " + plant.code(), counts)),
+                                evidence.record().spread().rho())));
+    }
+}

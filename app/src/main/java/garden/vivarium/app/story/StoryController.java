@@ -1,0 +1,177 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.stock.Quarantine;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The sheet and the family of a stock plant, and what is done with it. */
+@Controller
+@RequestMapping("/stock/{id}")
+class StoryController {
+
+    private final Stories stories;
+    private final Families families;
+    private final Stock stock;
+    private final CareBook care;
+    private final Today today;
+
+    StoryController(Stories stories, Families families, Stock stock, CareBook care, Today today) {
+        this.stories = stories;
+        this.families = families;
+        this.stock = stock;
+        this.care = care;
+        this.today = today;
+    }
+
+    @GetMapping
+    String sheet(@PathVariable UUID id, Model model) {
+        model.addAttribute("s", stories.sheet(id));
+        model.addAttribute("states", StockState.values());
+        model.addAttribute("pests", Quarantine.Pest.values());
+        return "story/sheet";
+    }
+
+    @GetMapping("/family")
+    String family(@PathVariable UUID id, Model model) {
+        model.addAttribute("plant", plant(id));
+        model.addAttribute("family", families.of(id));
+        return "story/family";
+    }
+
+    @PostMapping("/look")
+    String look(
+            @PathVariable UUID id,
+            @RequestParam LocalDate lookedOn,
+            @RequestParam(required = false) Integer pieces,
+            @RequestParam(required = false) Integer shoots,
+            @RequestParam StockState state,
+            @RequestParam(required = false) String note,
+            RedirectAttributes next) {
+        return tell(id, next, () -> {
+            StockPlantView plant = stock.look(id, lookedOn, pieces, shoots, state, note);
+            return "%s looked at: %s.".formatted(plant.code(), plant.state().words());
+        });
+    }
+
+    @PostMapping("/cut")
+    String cut(
+            @PathVariable UUID id,
+            @RequestParam LocalDate cutOn,
+            @RequestParam int pieces,
+            @RequestParam(defaultValue = "false") boolean hard,
+            RedirectAttributes next) {
+        return tell(id, next, () -> {
+            today.refuseFuture("cutOn", cutOn);
+            if (pieces < 1 || pieces > 5000) {
+                throw new Problem("pieces", "%,d cannot be cut; give 1 to 5,000.".formatted(pieces));
+            }
+            stock.cut(id, pieces, cutOn, hard);
+            return "%d cut.".formatted(pieces);
+        });
+    }
+
+    @PostMapping("/quarantine")
+    String quarantine(
+            @PathVariable UUID id,
+            @RequestParam Quarantine.Pest pest,
+            @RequestParam LocalDate start,
+            RedirectAttributes next) {
+        return tell(id, next, () -> {
+            if (start.isBefore(today.date().minusYears(1))
+                    || start.isAfter(today.date().plusYears(1))) {
+                throw new Problem("start", "%s is not within a year of today; give a nearer day.".formatted(start));
+            }
+            StockPlantView plant = plant(id);
+            Quarantine course = new Quarantine(pest, start);
+            stock.quarantine(id, course.ends());
+            care.course(
+                    subject(plant),
+                    "treated against " + pest.words(),
+                    pest.words(),
+                    course.treatments(),
+                    course.ends());
+            return course.why();
+        });
+    }
+
+    @PostMapping("/lift")
+    String lift(@PathVariable UUID id, RedirectAttributes next) {
+        return tell(id, next, () -> {
+            stock.quarantine(id, null);
+            return "Out of quarantine.";
+        });
+    }
+
+    @PostMapping("/rest-seen")
+    String restSeen(@PathVariable UUID id, RedirectAttributes next) {
+        stock.restSeen(id);
+        next.addFlashAttribute("said", "Seen; the round is silent about it until the next harvest.");
+        return "redirect:/round";
+    }
+
+    @PostMapping("/woken")
+    String woken(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean notYet, RedirectAttributes next) {
+        StockPlantView plant = plant(id);
+        stock.look(id, today.date(), null, null, notYet ? plant.state() : StockState.GROWING, null);
+        next.addFlashAttribute(
+                "said",
+                notYet
+                        ? "%s: not yet; the round asks again.".formatted(plant.code())
+                        : "%s has woken.".formatted(plant.code()));
+        return "redirect:/round";
+    }
+
+    @PostMapping("/care")
+    String care(
+            @PathVariable UUID id,
+            @RequestParam String what,
+            @RequestParam LocalDate doneOn,
+            @RequestParam(defaultValue = "0") int askAfter,
+            RedirectAttributes next) {
+        return tell(id, next, () -> {
+            if (askAfter < 0 || askAfter > 365) {
+                throw new Problem("askAfter", "Ask after 0 to 365 days.");
+            }
+            care.did(subject(plant(id)), what, null, null, doneOn, askAfter);
+            return "Written down.";
+        });
+    }
+
+    private static Subject subject(StockPlantView plant) {
+        return new Subject(
+                Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
+    }
+
+    private StockPlantView plant(UUID id) {
+        return stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+    }
+
+    private interface Deed {
+        String done();
+    }
+
+    private static String tell(UUID id, RedirectAttributes next, Deed deed) {
+        try {
+            next.addFlashAttribute("said", deed.done());
+        } catch (Problem p) {
+            next.addFlashAttribute("refused", p.getMessage());
+        }
+        return "redirect:/stock/" + id;
+    }
+}

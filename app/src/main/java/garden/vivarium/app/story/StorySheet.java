@@ -1,0 +1,52 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.care.CareView;
+import garden.vivarium.app.stock.HarvestView;
+import garden.vivarium.app.stock.StockLookView;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Working;
+import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.stock.Regrowth;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Everything that the sheet of a stock plant shows.
+ *
+ * @param plant the plant
+ * @param group its group
+ * @param bearing what it bears now, where anybody has ever counted
+ * @param mayTake pieces that should be taken at most now
+ * @param restsUntil first day on which it may be cut again, where it was ever cut
+ * @param working how those came about
+ * @param findings what speaks against cutting it today
+ * @param harvests what was cut
+ * @param looks what was seen of it
+ * @param recovery new shoots counted since the last hard cut, in words; empty where there was none
+ * @param batches batches taken from it, the last first
+ * @param gave what it gave
+ * @param sisters what other stock plants of the same plant gave
+ * @param care what was done for it and is due
+ * @param parent the batch it came from
+ * @param offspring stock plants that descend from it directly
+ */
+record StorySheet(
+        StockPlantView plant,
+        PlantGroup group,
+        Optional<Regrowth.Bearing> bearing,
+        Optional<Integer> mayTake,
+        Optional<LocalDate> restsUntil,
+        Working working,
+        List<MayCut.Finding> findings,
+        List<HarvestView> harvests,
+        List<StockLookView> looks,
+        Optional<String> recovery,
+        List<BatchReads.Kin> batches,
+        Gave gave,
+        List<Gave> sisters,
+        List<CareView> care,
+        Optional<BatchReads.Kin> parent,
+        List<StockPlantView> offspring) {}
