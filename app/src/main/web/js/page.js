@@ -6,6 +6,8 @@ const starts = {
   "[data-bench]": () => import("./batch/bench.js"),
   "[data-round]": () => import("./round/round.js"),
   "[data-live-form]": () => import("./live-form.js"),
+  "[data-family]": () => import("./family.js"),
+  "[data-find]": () => import("./find.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

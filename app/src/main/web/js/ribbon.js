@@ -98,11 +98,12 @@ function labels(svg, r, size, soil, x) {
   const above = [];
   const below = [];
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
-  add(r.stuck, r.taken === r.stuck ? `stuck ${day(r.stuck)}` : `cut ${day(r.taken)}, stuck ${day(r.stuck)}`, false);
+  const stuck = `${r.stuckWord ?? "stuck"} ${day(r.stuck)}`;
+  add(r.stuck, r.taken === r.stuck ? stuck : `cut ${day(r.taken)}, ${stuck}`, false);
   if (r.firstSign) {
-    add((r.firstSign[0] + r.firstSign[1]) / 2, `first sign ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
+    add((r.firstSign[0] + r.firstSign[1]) / 2, `${r.firstSignWord ?? "first sign"} ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
   }
-  add((r.ready[0] + r.ready[1]) / 2, `ready ${day(r.ready[0])}–${day(r.ready[1])}`, r.readyBelow);
+  add((r.ready[0] + r.ready[1]) / 2, `${r.readyWord ?? "ready"} ${day(r.ready[0])}–${day(r.ready[1])}`, r.readyBelow);
   if (r.due !== null) {
     add(r.due, `due ${day(r.due)}`, false);
   }

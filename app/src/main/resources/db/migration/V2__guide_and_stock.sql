@@ -111,3 +111,6 @@ create table care (
     index care_due (nursery_id, done_on, due_on),
     index care_ask (nursery_id, outcome, ask_on)
 );
+
+-- What was counted before counts had a day is taken as counted on the day of this change.
+update stock_plant set counted_on = current_date where pieces_now is not null;

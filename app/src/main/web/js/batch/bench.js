@@ -107,7 +107,7 @@ class Bench {
     this.read(this.tray.targets(), (entry, cell) => {
       const { unchanged: _, ...before } = entry ?? {};
       return objection(this.bench, cell, this.look(cell), state)
-        ?? { ...before, cause: undefined, topGrowth: state === "LOST" ? undefined : before.topGrowth, ...more, state };
+        ?? { ...before, cause: undefined, topGrowth: state === "LOST" || state === "SENT" ? undefined : before.topGrowth, ...more, state };
     });
   }
 
@@ -177,6 +177,7 @@ class Bench {
     1: () => this.setState("FIRST_SIGN"),
     2: () => this.setState("READY"),
     x: () => this.ask("causes", "Lost: to what? " + this.bench.causes.map((c) => `${c.key} ${c.word}`).join(" · ")),
+    s: () => this.setState("SENT"),
     ".": () => this.ask("digits", "Longest root in mm: digits, then any key"),
     t: () => this.note((e) => ({ topGrowth: !e.topGrowth })),
     b: () => this.note((e) => ({ sideRoots: !e.sideRoots })),

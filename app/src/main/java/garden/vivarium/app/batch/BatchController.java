@@ -1,7 +1,9 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.Refusal;
 import java.time.LocalDate;
@@ -22,12 +24,16 @@ class BatchController {
 
     private final Batches batches;
     private final BatchReads reads;
+    private final Stock stock;
+    private final CareBook care;
     private final Guide guide;
     private final Today today;
 
-    BatchController(Batches batches, BatchReads reads, Guide guide, Today today) {
+    BatchController(Batches batches, BatchReads reads, Stock stock, CareBook care, Guide guide, Today today) {
         this.batches = batches;
         this.reads = reads;
+        this.stock = stock;
+        this.care = care;
         this.guide = guide;
         this.today = today;
     }
@@ -55,7 +61,21 @@ class BatchController {
                 sheet.protocol()
                         .map(p -> guide.cautions(sheet.batch().group(), p))
                         .orElse(List.of()));
+        model.addAttribute("care", care.of(sheet.batch().id()));
+        model.addAttribute("from", from(sheet.batch()).orElse(null));
         return "batch/sheet";
+    }
+
+    /** What the pieces of a batch were taken from. */
+    record From(String code, String address) {}
+
+    private Optional<From> from(BatchView batch) {
+        if (batch.fromBatchId() != null) {
+            return reads.code(batch.fromBatchId()).map(c -> new From(c, "/batches/" + c));
+        }
+        return Optional.ofNullable(batch.stockPlantId())
+                .flatMap(stock::find)
+                .map(s -> new From(s.code(), "/stock/" + s.id()));
     }
 
     @GetMapping("/batches/{code}/label")
@@ -86,6 +106,33 @@ class BatchController {
         return tell(code, next, () -> {
             batches.move(code, movedOn, pieces, youngPlants);
             return "%d pieces moved, %d young plants.".formatted(pieces, youngPlants);
+        });
+    }
+
+    @PostMapping("/batches/{code}/separate")
+    String separate(
+            @PathVariable String code,
+            @RequestParam LocalDate movedOn,
+            @RequestParam int youngPlants,
+            @RequestParam int spent,
+            RedirectAttributes next) {
+        return tell(code, next, () -> {
+            batches.separate(code, movedOn, youngPlants, spent);
+            return "%d young plants taken%s."
+                    .formatted(youngPlants, spent > 0 ? ", %d pieces spent".formatted(spent) : "; the pieces stay");
+        });
+    }
+
+    @PostMapping("/batches/{code}/stage")
+    String stage(
+            @PathVariable String code,
+            @RequestParam String stage,
+            @RequestParam LocalDate saidOn,
+            @RequestParam(defaultValue = "false") boolean notYet,
+            RedirectAttributes next) {
+        return tell(code, next, () -> {
+            batches.say(code, stage, saidOn, !notYet);
+            return notYet ? "Not yet; the round asks again." : "Written down.";
         });
     }
 

@@ -82,6 +82,12 @@ public class BatchReads {
         }
     }
 
+    /** The label code of a batch. */
+    @Transactional(readOnly = true)
+    public Optional<String> code(UUID id) {
+        return batches.findById(id).map(b -> b.view().code());
+    }
+
     /** All open batches in walking order. */
     @Transactional(readOnly = true)
     public List<Row> open() {

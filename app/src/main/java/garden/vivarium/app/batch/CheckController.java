@@ -194,6 +194,7 @@ class CheckController {
         model.addAttribute("batch", sheet.batch());
         model.addAttribute("bench", bench(sheet));
         model.addAttribute("kinds", LookKind.values());
+        model.addAttribute("signWord", sheet.method().firstSignWord().orElse("first sign"));
         return "batch/check";
     }
 

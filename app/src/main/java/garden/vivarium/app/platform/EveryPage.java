@@ -25,7 +25,7 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
-        if (path.startsWith("/batches")) {
+        if (path.startsWith("/batches") || path.startsWith("/wrong")) {
             return "benches";
         }
         if (path.startsWith("/guide") || path.startsWith("/records")) {

@@ -227,6 +227,9 @@ public class Stock {
     }
 
     private void describe(StockPlant plant, StockPlantForm form) {
+        if (form.arrivedOn() != null) {
+            today.refuseFuture("arrivedOn", form.arrivedOn());
+        }
         Climate climate = form.climate() == null ? Climate.OPEN : form.climate();
         plant.describe(place(form.place(), climate), form, today.date(), rhythm(plant));
     }

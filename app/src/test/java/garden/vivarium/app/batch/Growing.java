@@ -46,6 +46,7 @@ public final class Growing {
         return batches.make(new NewBatch(
                 b.plant(),
                 b.stockPlantId(),
+                null,
                 b.placeId(),
                 null,
                 null,
@@ -96,6 +97,7 @@ public final class Growing {
         return new NewBatch(
                 parent.plant(),
                 parent.id(),
+                null,
                 place,
                 null,
                 null,
@@ -103,7 +105,7 @@ public final class Growing {
                 p.version(),
                 p.method(),
                 p.medium(),
-                String.join(";", p.treatment()),
+                String.join(";", p.wayTreatment()),
                 null,
                 takenOn,
                 pieces,

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
@@ -16,6 +17,7 @@ import garden.vivarium.core.watch.Behind;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -29,14 +31,16 @@ class TaskFinderTest {
     private static final LocalDate STUCK = LocalDate.of(2026, 5, 1);
 
     private final Today today = mock(Today.class);
+    private final Protocols protocols = mock(Protocols.class);
     private TaskFinder finder;
 
     @BeforeEach
     void onDayTwenty() {
         when(today.date()).thenReturn(STUCK.plusDays(20));
+        when(protocols.version(PLUGS.key(), 1)).thenReturn(Optional.of(PLUGS));
         Says says = mock(Says.class, org.mockito.Mockito.CALLS_REAL_METHODS);
         ReflectionTestUtils.setField(says, "today", today);
-        finder = new TaskFinder(new GuideLookup(GUIDE), says, today);
+        finder = new TaskFinder(new GuideLookup(GUIDE, protocols), says, today);
     }
 
     @Test
@@ -111,7 +115,7 @@ class TaskFinderTest {
     }
 
     private static TaskFinder.Known known(BatchView batch, Tallies ready) {
-        return new TaskFinder.Known(batch, Outlook.ofGuide(PLUGS, 0.08), ready, List.of());
+        return new TaskFinder.Known(batch, Outlook.ofGuide(PLUGS, 0.08), ready, List.of(), null, Optional.empty());
     }
 
     /** Ready by the day, and pending at it. */
@@ -140,14 +144,18 @@ class TaskFinderTest {
                 null,
                 "Fuchsia ‘Skerry Lantern’",
                 "soft",
+                null,
+                null,
                 UUID.randomUUID(),
                 PLUGS.key(),
+                1,
                 PLUGS.method(),
                 PLUGS.medium(),
                 "hormone 0.3%",
                 null,
                 STUCK,
                 24,
+                STUCK,
                 STUCK,
                 24,
                 4,
@@ -166,6 +174,7 @@ class TaskFinderTest {
                 counts,
                 moved,
                 0,
+                moved,
                 lastLook,
                 lastLook,
                 null,

@@ -80,7 +80,7 @@ class TenantBoundaryTest {
         assertThatThrownBy(() -> in(mine, () -> batches.giveUp(batch.code(), DAY)))
                 .isInstanceOf(Missing.class);
         assertThatThrownBy(() -> in(mine, () -> {
-                    stock.cut(parent.id(), 5);
+                    stock.cut(parent.id(), 5, DAY, false);
                     return null;
                 }))
                 .isInstanceOf(Missing.class);

@@ -138,7 +138,7 @@ class RoundsTest {
     }
 
     private String done(Task.Kind kind, BatchView batch) {
-        return in(() -> rounds.done(kind, batch.code(), null));
+        return in(() -> rounds.done(kind, batch.code(), null, false));
     }
 
     private <T> T in(Supplier<T> work) {
