@@ -114,3 +114,9 @@ create table care (
 
 -- What was counted before counts had a day is taken as counted on the day of this change.
 update stock_plant set counted_on = current_date where pieces_now is not null;
+
+-- Every question names the nursery and then the batch or the check: one index answers both, whatever the table's statistics say.
+create index reading_of_check on reading (nursery_id, check_id);
+create index tally_of_batch on tally (nursery_id, batch_id);
+create index potting_of_batch on potting (nursery_id, batch_id);
+create index batch_check_of_batch on batch_check (nursery_id, batch_id, looked_on);

@@ -82,6 +82,14 @@ public class BatchReads {
         }
     }
 
+    /** The moves of a batch, the first first. */
+    @Transactional(readOnly = true)
+    public List<PottingView> pottings(UUID batch) {
+        return pottings.findByBatchIdInOrderByMovedOn(List.of(batch)).stream()
+                .map(Potting::view)
+                .toList();
+    }
+
     /** The label code of a batch. */
     @Transactional(readOnly = true)
     public Optional<String> code(UUID id) {

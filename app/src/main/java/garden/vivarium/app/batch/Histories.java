@@ -28,7 +28,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -69,13 +68,11 @@ class Histories {
     /** Reads all checks of a batch, with their readings. */
     CheckLog log(Batch batch) {
         List<Check> all = checks.ofBatch(batch.getId());
-        List<UUID> byPiece =
-                all.stream().filter(c -> !c.byCount()).map(Check::getId).toList();
         return new CheckLog(
                 all,
-                byPiece.isEmpty()
+                all.stream().allMatch(Check::byCount)
                         ? Map.of()
-                        : readings.findByCheckIdIn(byPiece).stream()
+                        : readings.ofBatch(batch.getId()).stream()
                                 .collect(Collectors.groupingBy(PieceReading::checkId)));
     }
 
@@ -235,9 +232,6 @@ class Histories {
         if (lookup.method(b.method()).pottedOnDay0()) {
             return true;
         }
-        return b.readyToMove() == 0
-                && (b.moved() == 0
-                        || pottings.findByBatchIdInAndSettledIsNull(List.of(b.id()))
-                                .isEmpty());
+        return b.readyToMove() == 0 && (b.moved() == 0 || !pottings.existsByBatchIdAndSettledIsNull(b.id()));
     }
 }

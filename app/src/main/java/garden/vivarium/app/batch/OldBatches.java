@@ -47,7 +47,7 @@ public class OldBatches {
      * @param over whether nothing more is asked of it: what was ready has long been moved
      */
     @Transactional
-    public void make(NewBatch wanted, List<LookCommand> looks, boolean over) {
+    public BatchView make(NewBatch wanted, List<LookCommand> looks, boolean over) {
         Batch batch = maker.make(
                 wanted,
                 histories.guideOutlook(
@@ -57,6 +57,7 @@ public class OldBatches {
         if (over) {
             close(batch);
         }
+        return batch.view();
     }
 
     /** Tells evidence of the batches made. */

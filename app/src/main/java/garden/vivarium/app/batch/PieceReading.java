@@ -13,9 +13,11 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 
 /** What one check saw of one piece. */
 @Entity
+@Immutable
 @Table(name = "reading")
 class PieceReading extends NurseryRow {
 

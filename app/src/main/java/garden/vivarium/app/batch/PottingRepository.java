@@ -9,5 +9,5 @@ interface PottingRepository extends JpaRepository<Potting, UUID> {
 
     List<Potting> findByBatchIdInOrderByMovedOn(Collection<UUID> batches);
 
-    List<Potting> findByBatchIdInAndSettledIsNull(Collection<UUID> batches);
+    boolean existsByBatchIdAndSettledIsNull(UUID batch);
 }

@@ -10,9 +10,11 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 
 /** How many pieces of a batch have one interval for a milestone: what analysis reads. */
 @Entity
+@Immutable
 @Table(name = "tally")
 class TallyRow extends NurseryRow {
 

@@ -1,11 +1,6 @@
 package garden.vivarium.app.demo;
 
-import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.LookCommand;
-import garden.vivarium.app.batch.NewBatch;
-import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Today;
@@ -13,14 +8,8 @@ import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.looks.LossCause;
-import garden.vivarium.core.looks.PieceState;
-import garden.vivarium.core.simulate.SimulatedBatch;
-import garden.vivarium.core.simulate.Truth;
-import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
@@ -38,7 +27,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /**
  * Fills the sample nursery by the simulator, from a fixed seed and relative to today, through the same services that
  * growers use. Some things are arranged so that each place shows something worth reading: a batch behind its usual,
- * something too long in water, wounds that have dried.
+ * something too long in water, wounds that have dried, a lot in quarantine, bulbs asleep, a family over four generations.
  */
 @Service
 public class DemoNursery {
@@ -49,15 +38,12 @@ public class DemoNursery {
     public static final String PASSWORD = "low tide at noon";
 
     private static final long SEED = 1911;
-    private static final double RHO = 0.06;
-    private static final double TAU = 0.15;
-    private static final double LOST_IN_SIGHT = 0.7;
+    private static final String OWN = "own";
 
     private final People people;
     private final Stock stock;
-    private final Batches batches;
-    private final OldBatches oldBatches;
-    private final BatchReads reads;
+    private final DemoBatches batches;
+    private final DemoTales tales;
     private final Guide guide;
     private final CurrentNursery nursery;
     private final Today today;
@@ -67,9 +53,8 @@ public class DemoNursery {
     DemoNursery(
             People people,
             Stock stock,
-            Batches batches,
-            OldBatches oldBatches,
-            BatchReads reads,
+            DemoBatches batches,
+            DemoTales tales,
             Guide guide,
             CurrentNursery nursery,
             Today today,
@@ -78,8 +63,7 @@ public class DemoNursery {
         this.people = people;
         this.stock = stock;
         this.batches = batches;
-        this.oldBatches = oldBatches;
-        this.reads = reads;
+        this.tales = tales;
         this.guide = guide;
         this.nursery = nursery;
         this.today = today;
@@ -97,237 +81,138 @@ public class DemoNursery {
         nursery.workingFor(
                 id,
                 () -> transaction.execute(status -> {
-                    fill();
+                    new Filling(DemoBook.read()).fill();
                     return null;
                 }));
     }
 
-    private void fill() {
-        Map<String, PlaceView> places = new HashMap<>();
-        DemoStock.PLACES.forEach(p -> places.put(p.name(), stock.placeNamed(p.name(), p.climate())));
-        Map<String, StockPlantView> parents = new HashMap<>();
-        for (DemoStock.Parent p : DemoStock.PARENTS) {
-            parents.put(
-                    p.plant(),
-                    stock.add(new StockPlantForm(
-                            p.plant(),
-                            p.group(),
-                            p.protection(),
-                            p.origin(),
-                            p.place(),
-                            null,
-                            p.pieces(),
-                            p.state(),
-                            p.quarantineDays() == 0 ? null : today.date().plusDays(p.quarantineDays()),
-                            null)));
-        }
-        RandomDataGenerator random = new RandomDataGenerator(SEED);
-        List<Planned> planned = new ArrayList<>();
-        for (DemoStock.Ways w : DemoStock.WAYS) {
-            for (int i = 0; i < w.batches(); i++) {
-                int age = 150 + (int) (i * 520.0 / Math.max(1, w.batches())) + random.nextInt(0, 40);
-                planned.add(new Planned(w, inSeason(w, age), w.rate(), w.speed()));
-            }
-            for (int age : w.running()) {
-                // One batch of the fuchsia lags, so that "behind its usual" has something to show.
-                boolean lags = w.protocol().equals("tip-in-plugs") && age == 37;
-                planned.add(new Planned(w, age, lags ? 0.2 : w.rate(), lags ? 2.0 : w.speed()));
-            }
-        }
-        // In order of time, since what was expected of a batch follows from those before it.
-        planned.sort(Comparator.comparingInt(Planned::age).reversed());
-        for (Planned p : planned) {
-            make(p, parents.get(p.ways().plant()), places.get(p.ways().place()), random);
-            entities.flush();
-            entities.clear();
-        }
-        drying(parents.get("Haworthia ‘Barnacle’"), places.get(DemoStock.GLASS_DRY));
-    }
+    /** One filling: places, mothers by plant in the order in which they came, and the batches made. */
+    private final class Filling {
 
-    private record Planned(DemoStock.Ways ways, int age, double rate, double speed) {}
+        private final DemoBook book;
+        private final RandomDataGenerator random = new RandomDataGenerator(SEED);
+        private final Map<String, PlaceView> places = new HashMap<>();
+        private final Map<String, List<StockPlantView>> mothers = new HashMap<>();
+        private final Map<String, List<BatchView>> made = new HashMap<>();
+        private List<Protocol> own;
 
-    /** Moves a past batch to the nearest month in its season, as a grower would have stuck it. */
-    private int inSeason(DemoStock.Ways w, int age) {
-        Protocol protocol = protocol(w);
-        for (int away = 0; away < 200; away++) {
-            for (int candidate : new int[] {age + away, age - away}) {
-                LocalDate day = today.date().minusDays(candidate);
-                if (candidate > 130 && protocol.season().isIn(day, climate(w.place()), Hemisphere.NORTH)) {
-                    return candidate;
+        Filling(DemoBook book) {
+            this.book = book;
+        }
+
+        void fill() {
+            book.places().forEach((key, p) -> places.put(key, stock.placeNamed(p.name(), p.climate())));
+            book.stock().forEach(m -> mothers.put(m.plant(), new ArrayList<>(List.of(stock.add(form(m))))));
+            own = tales.ownPlugs();
+            // In order of time, since what was expected of a batch follows from those before it.
+            for (Event event : events()) {
+                event.deed().run();
+                entities.flush();
+                entities.clear();
+            }
+            Map<String, StockPlantView> eldest = new HashMap<>();
+            mothers.forEach((plant, all) -> eldest.put(plant, all.get(0)));
+            tales.cutHard(eldest.get("Rosemary ‘Bollard’"));
+            tales.drying(eldest.get("Haworthia ‘Barnacle’"), places.get("dry"));
+            tales.tell(book, eldest);
+        }
+
+        private StockPlantForm form(DemoBook.Mother m) {
+            return new StockPlantForm(
+                    m.plant(),
+                    m.group(),
+                    m.protection(),
+                    null,
+                    m.nameUnsure(),
+                    m.confirmWhen(),
+                    false,
+                    m.kind(),
+                    m.origin(),
+                    m.supplier(),
+                    m.arrived() == null ? null : today.date().minusDays(m.arrived()),
+                    m.inspection(),
+                    places.get(m.place()).name(),
+                    null,
+                    m.pieces(),
+                    m.state(),
+                    null,
+                    null);
+        }
+
+        private record Event(int ago, Runnable deed) {}
+
+        private List<Event> events() {
+            List<Event> events = new ArrayList<>();
+            for (DemoBook.Ways w : book.ways()) {
+                for (int i = 0; i < w.past(); i++) {
+                    int wanted = 140 + (int) ((i + random.nextUniform(0.1, 0.9)) * 900.0 / w.past());
+                    int age = inSeason(w, wanted);
+                    boolean newer = w.protocol().equals(OWN) && i < w.past() / 2;
+                    events.add(new Event(age, () -> make(w, age, newer)));
+                }
+                for (int age : w.running()) {
+                    events.add(new Event(age, () -> make(w, age, true)));
                 }
             }
+            book.kept().forEach(k -> events.add(new Event(k.ago(), () -> keep(k))));
+            book.recut().forEach(r -> events.add(new Event(r.ago(), () -> recut(r))));
+            events.sort(Comparator.comparingInt(Event::ago).reversed());
+            return events;
         }
-        return age;
-    }
 
-    private void make(Planned p, StockPlantView parent, PlaceView place, RandomDataGenerator random) {
-        Protocol protocol = protocol(p.ways());
-        LocalDate stuckOn = today.date().minusDays(p.age());
-        int wait = protocol.callus().map(Protocol.Callus::usual).orElse(0);
-        int taken = p.ways().stuck() + (wait > 0 ? 1 : 0);
-        double slow = p.speed() * protocol.season().slowing(stuckOn, place.climate(), Hemisphere.NORTH);
-        double poor = protocol.season().thinning(stuckOn, place.climate(), Hemisphere.NORTH);
-        SimulatedBatch truth = SimulatedBatch.draw(
-                new Truth(
-                        p.rate() * poor,
-                        RHO,
-                        TAU,
-                        protocol.firstSign().map(f -> f.days().slowedBy(slow)),
-                        protocol.ready().days().slowedBy(slow),
-                        LOST_IN_SIGHT),
-                p.ways().stuck(),
-                random);
-        int columns = p.ways().stuck() % 8 == 0 ? 8 : 6;
-        BatchView batch = batches.make(new NewBatch(
-                parent.plant(),
-                parent.id(),
-                null,
-                place.id(),
-                null,
-                null,
-                protocol.key(),
-                protocol.version(),
-                protocol.method(),
-                protocol.medium(),
-                p.ways().treatment() != null ? p.ways().treatment() : String.join(";", protocol.treatment()),
-                p.ways().treatment() != null ? "no hormone 0.3%" : null,
-                stuckOn.minusDays(wait),
-                taken,
-                stuckOn,
-                p.ways().stuck(),
-                p.ways().tray() ? p.ways().stuck() / columns : null,
-                p.ways().tray() ? columns : null,
-                protocol.vessel().words(),
-                StockState.GROWING,
-                protocol.piece().kind(),
-                protocol.piece().lengthMm().orElse(null),
-                protocol.piece().nodes().orElse(null),
-                protocol.firstSign().isEmpty(),
-                1,
-                null,
-                null));
-        look(batch, protocol, truth, p, slow, random);
-    }
-
-    private void look(
-            BatchView batch,
-            Protocol protocol,
-            SimulatedBatch truth,
-            Planned p,
-            double slow,
-            RandomDataGenerator random) {
-        boolean past = p.age() > 130;
-        int last = (int) (past ? protocol.ready().days().d90() * slow * 1.35 : p.age());
-        List<LookCommand> looks = new ArrayList<>();
-        int day = protocol.looks().first() + random.nextInt(0, 3);
-        while (day < last) {
-            looks.add(
-                    p.ways().tray()
-                            ? byPiece(batch, truth.states(day), protocol, day)
-                            : byCount(batch, truth.on(day), protocol, day));
-            day += protocol.looks().least()
-                    + random.nextInt(1, Math.max(2, protocol.looks().most() - 2));
+        private void make(DemoBook.Ways w, int age, boolean newer) {
+            // One batch of the fuchsia lags, so that "behind its usual" has something to show.
+            boolean lags = w.protocol().equals("tip-in-plugs") && age == 37;
+            double usual = newer && w.better() > 0 ? w.better() : w.rate();
+            List<StockPlantView> able = mothers.get(w.plant());
+            List<BatchView> before = made.computeIfAbsent(w.plant(), p -> new ArrayList<>());
+            before.add(batches.make(
+                    new DemoBatches.Planned(w, protocol(w, newer), age, lags ? 0.2 : usual, lags ? 2.0 : w.speed()),
+                    able.get(before.size() % able.size()),
+                    places.get(w.place()),
+                    random));
         }
-        if (looks.isEmpty()) {
-            return;
+
+        /** Keeps from the last batches that were over by then, so that each generation stems from the one before. */
+        private void keep(DemoBook.Kept k) {
+            List<BatchView> over = made.getOrDefault(k.plant(), List.of()).stream()
+                    .filter(b -> b.youngPlants() > 0)
+                    .toList();
+            List<StockPlantView> family = mothers.get(k.plant());
+            UUID youngest = family.get(family.size() - 1).id();
+            BatchView from = over.stream()
+                    .filter(b -> b.stockPlantId().equals(youngest))
+                    .reduce((a, b) -> b)
+                    .orElseGet(() -> over.get(over.size() - 1));
+            for (int i = 0; i < k.count(); i++) {
+                family.add(tales.keep(k, from, from.group(), places.get(k.place()), i));
+            }
         }
-        BatchView stands = oldBatches.addLooks(batch.code(), looks, false);
-        if (past) {
-            finish(stands, random);
-        } else if (stands.readyToMove() > 0
-                && p.age() > 40
-                && protocol.firstSign().isPresent()) {
-            int moving = Math.max(1, stands.readyToMove() / 2);
-            batches.move(batch.code(), stands.lastLook(), moving, moving);
+
+        private void recut(DemoBook.Recut r) {
+            List<BatchView> all = made.get(r.plant());
+            tales.recut(r, all.get(all.size() - 1), mothers.get(r.plant()).get(0), places.get(r.place()));
         }
-    }
 
-    /** What was ready was moved and settled; what never moved was given up. */
-    private void finish(BatchView b, RandomDataGenerator random) {
-        LocalDate day = b.lastLook();
-        if (b.counts().pending() > 0) {
-            batches.giveUp(b.code(), day);
+        private Protocol protocol(DemoBook.Ways w, boolean newer) {
+            return w.protocol().equals(OWN)
+                    ? own.get(newer ? 1 : 0)
+                    : guide.protocol(w.protocol()).orElseThrow();
         }
-        int ready = batches.find(b.code()).readyToMove();
-        if (ready > 0 && batches.find(b.code()).closedOn() == null) {
-            batches.move(b.code(), day, ready, ready);
-            int settled = (int) Math.round(ready * random.nextUniform(0.88, 1));
-            batches.settle(b.code(), reads.sheet(b.code()).pottings().get(0).id(), day.plusDays(14), settled);
+
+        /** Moves a past batch to the nearest month in its season, as a grower would have stuck it. */
+        private int inSeason(DemoBook.Ways w, int age) {
+            Protocol protocol = protocol(w, false);
+            for (int away = 0; away < 200; away++) {
+                for (int candidate : new int[] {age + away, age - away}) {
+                    LocalDate day = today.date().minusDays(candidate);
+                    if (candidate > DemoBatches.LONGEST_RUNNING
+                            && protocol.season().isIn(day, places.get(w.place()).climate(), Hemisphere.NORTH)) {
+                        return candidate;
+                    }
+                }
+            }
+            return age;
         }
-    }
-
-    private static LookCommand byCount(BatchView b, SimulatedBatch.Seen seen, Protocol protocol, int day) {
-        return LookCommand.ofCounts(
-                UUID.randomUUID(),
-                b.stuckOn().plusDays(day),
-                protocol.looks().kind(),
-                new LookCommand.Counted(
-                        protocol.firstSign().isPresent() ? seen.firstSign() : null, seen.ready(), seen.lost(), 0, null),
-                null,
-                null);
-    }
-
-    private static LookCommand byPiece(BatchView b, List<PieceState> states, Protocol protocol, int day) {
-        List<LookCommand.Seen> seen = new ArrayList<>();
-        for (int i = 0; i < states.size(); i++) {
-            PieceState state = states.get(i);
-            seen.add(new LookCommand.Seen(
-                    i + 1,
-                    protocol.looks().kind(),
-                    state,
-                    state == PieceState.LOST ? (i % 3 == 0 ? LossCause.DRIED : LossCause.ROT) : null,
-                    null,
-                    null,
-                    state == PieceState.READY || (state == PieceState.FIRST_SIGN && i % 2 == 0),
-                    null,
-                    null));
-        }
-        return LookCommand.ofPieces(
-                UUID.randomUUID(), b.stuckOn().plusDays(day), protocol.looks().kind(), seen, null, null);
-    }
-
-    /** Offsets cut some days ago whose wounds have dried. */
-    private void drying(StockPlantView parent, PlaceView place) {
-        Protocol protocol = guide.protocol("offset-in-gritty-mix").orElseThrow();
-        batches.make(new NewBatch(
-                parent.plant(),
-                parent.id(),
-                null,
-                place.id(),
-                null,
-                null,
-                protocol.key(),
-                protocol.version(),
-                protocol.method(),
-                protocol.medium(),
-                String.join(";", protocol.treatment()),
-                null,
-                today.date().minusDays(3),
-                9,
-                null,
-                null,
-                null,
-                null,
-                protocol.vessel().words(),
-                StockState.GROWING,
-                protocol.piece().kind(),
-                null,
-                null,
-                false,
-                1,
-                8,
-                12));
-    }
-
-    private Protocol protocol(DemoStock.Ways w) {
-        return guide.protocol(w.protocol()).orElseThrow();
-    }
-
-    private static Climate climate(String place) {
-        return DemoStock.PLACES.stream()
-                .filter(p -> p.name().equals(place))
-                .map(DemoStock.Spot::climate)
-                .findFirst()
-                .orElseThrow();
     }
 }

@@ -48,7 +48,7 @@ record OwnRecord(
                 && batch.way().treatment().equals(way.treatment());
     }
 
-    boolean isEmpty() {
+    public boolean isEmpty() {
         return batches == 0;
     }
 

@@ -1,0 +1,200 @@
+package garden.vivarium.app.demo;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.CareView;
+import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Symptom;
+import garden.vivarium.core.stock.Quarantine;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** What else happened at the sample nursery: families, care, looks at stock plants, a protocol of its own. */
+@Component
+class DemoTales {
+
+    private static final int TOLD_OF_REST = 2;
+
+    private final Stock stock;
+    private final Batches batches;
+    private final CareBook care;
+    private final Protocols protocols;
+    private final Guide guide;
+    private final Today today;
+
+    DemoTales(Stock stock, Batches batches, CareBook care, Protocols protocols, Guide guide, Today today) {
+        this.stock = stock;
+        this.batches = batches;
+        this.care = care;
+        this.protocols = protocols;
+        this.guide = guide;
+        this.today = today;
+    }
+
+    /** The nursery's own protocol in two versions: plugs as the guide has them, then with warmth from below. */
+    List<Protocol> ownPlugs() {
+        Protocol first = protocols.copy("tip-in-plugs", "Slipway plugs");
+        String warmer =
+                Guide.write(first).replaceAll("(?m)^(\\s*)base: .*$", "$1base: \"22 °C from a mat, until rooted\"");
+        Protocol second = protocols.change(Guide.readProtocol(warmer), "warmth from below until rooted; nothing else");
+        return List.of(first, second);
+    }
+
+    /** A young plant of a batch becomes a stock plant. */
+    StockPlantView keep(DemoBook.Kept kept, BatchView batch, String group, PlaceView place, int number) {
+        return stock.add(
+                new StockPlantForm(
+                        kept.plant(),
+                        group,
+                        Protection.FREE,
+                        "young plant of " + batch.code(),
+                        place.name(),
+                        null,
+                        kept.pieces(),
+                        StockState.GROWING,
+                        null,
+                        null),
+                batch.id(),
+                Math.min(batch.stuck(), 3 + 7 * number));
+    }
+
+    /** Pieces of a running batch are cut again. */
+    void recut(DemoBook.Recut recut, BatchView batch, StockPlantView mother, PlaceView place) {
+        Protocol p = guide.protocol(recut.protocol()).orElseThrow();
+        LocalDate day = today.date().minusDays(recut.ago());
+        batches.make(new NewBatch(
+                mother.plant(),
+                batch.stockPlantId(),
+                batch.id(),
+                place.id(),
+                null,
+                null,
+                p.key(),
+                p.version(),
+                p.method(),
+                p.medium(),
+                String.join(";", p.wayTreatment()),
+                null,
+                day,
+                recut.pieces(),
+                day,
+                recut.pieces(),
+                null,
+                null,
+                p.vessel().words(),
+                StockState.GROWING,
+                p.piece().kind(),
+                null,
+                null,
+                false,
+                3,
+                null,
+                null));
+    }
+
+    /** Offsets cut some days ago whose wounds have dried. */
+    void drying(StockPlantView parent, PlaceView place) {
+        Protocol p = guide.protocol("offset-in-gritty-mix").orElseThrow();
+        LocalDate day = today.date().minusDays(3);
+        batches.make(new NewBatch(
+                parent.plant(),
+                parent.id(),
+                null,
+                place.id(),
+                null,
+                null,
+                p.key(),
+                p.version(),
+                p.method(),
+                p.medium(),
+                String.join(";", p.wayTreatment()),
+                null,
+                day,
+                9,
+                null,
+                null,
+                null,
+                null,
+                p.vessel().words(),
+                StockState.GROWING,
+                p.piece().kind(),
+                null,
+                null,
+                false,
+                1,
+                8,
+                12));
+        stock.cut(parent.id(), 9, day, false);
+    }
+
+    /** A pot cut down to its lowest live nodes. */
+    void cutHard(StockPlantView parent) {
+        stock.cut(parent.id(), 62, today.date().minusDays(57), true);
+    }
+
+    /** Treatments and how they turned out, looks, and the quarantine of what came in. */
+    void tell(DemoBook book, Map<String, StockPlantView> mothers) {
+        book.care().forEach(c -> treat(c, mothers.get(c.plant())));
+        for (DemoBook.Look look : book.looks()) {
+            StockPlantView mother = mothers.get(look.plant());
+            stock.look(
+                    mother.id(), today.date().minusDays(look.ago()), null, look.shoots(), mother.state(), look.note());
+        }
+        book.stock().stream().filter(m -> m.quarantine() != null).forEach(m -> quarantine(m, mothers.get(m.plant())));
+        // Most rests were seen to be over long ago; the round tells of two.
+        mothers.values().stream()
+                .sorted((a, b) -> a.code().compareTo(b.code()))
+                .filter(s -> s.state() == StockState.GROWING)
+                .skip(TOLD_OF_REST)
+                .forEach(s -> stock.restSeen(s.id()));
+    }
+
+    private void treat(DemoBook.Treated c, StockPlantView plant) {
+        Symptom.Cause cause = guide.symptom(c.symptom()).orElseThrow().causes().get(c.cause());
+        CareView done = care.did(
+                subject(plant),
+                cause.care(),
+                c.symptom(),
+                cause.cause(),
+                today.date().minusDays(c.ago()),
+                cause.askAfter());
+        if (c.outcome() != null) {
+            care.turnedOut(done.id(), c.outcome(), null);
+        }
+    }
+
+    private void quarantine(DemoBook.Mother m, StockPlantView plant) {
+        Quarantine course = new Quarantine(m.quarantine(), today.date().minusDays(m.arrived() - 1L));
+        stock.quarantine(plant.id(), course.ends());
+        String what = "looked over and treated";
+        List<LocalDate> days = course.treatments();
+        days.stream()
+                .filter(d -> d.isBefore(today.date()))
+                .forEach(d -> care.did(subject(plant), what, null, null, d, 0));
+        care.course(
+                subject(plant),
+                what,
+                m.quarantine().words(),
+                days.stream().filter(d -> !d.isBefore(today.date())).toList(),
+                course.ends());
+    }
+
+    private static Subject subject(StockPlantView plant) {
+        return new Subject(
+                Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
+    }
+}
