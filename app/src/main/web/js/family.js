@@ -122,7 +122,9 @@ function row(svg, { branch }, x, y, text, toggle, open) {
     svg.append("rect").attr("class", "family-stuck").attr("x", from).attr("y", y - 5).attr("width", BAR).attr("height", 10);
     svg.append("rect").attr("class", "seen-ready").attr("x", from).attr("y", y - 5).attr("width", (BAR * branch.ready) / branch.stuck).attr("height", 10);
     svg.append("text").attr("class", "family-rate").attr("x", WIDTH - 4).attr("y", y + 5).attr("text-anchor", "end")
-      .text(`${Math.round((100 * branch.ready) / branch.stuck)}%  ${branch.ready} of ${branch.stuck}`);
+      .text(branch.running
+        ? `${branch.ready} of ${branch.stuck} so far`
+        : `${Math.round((100 * branch.ready) / branch.stuck)}%  ${branch.ready} of ${branch.stuck}`);
   }
 }
 

@@ -135,7 +135,7 @@ public class Batches {
         }
         if (batch.view().isAsleep() && saysAwake(look)) {
             // What has a root or a shoot has woken: nobody need say so first.
-            stages.say(batch, clockStage(batch).orElseThrow().key(), look.lookedOn(), true);
+            stages.say(batch, clockStage(batch).orElseThrow().key(), stages.wokeBefore(batch, look.lookedOn()), true);
         }
         book.write(batch, List.of(look));
         histories.refresh(batch);

@@ -110,11 +110,11 @@ class Histories {
         return lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method());
     }
 
-    /** Days since day 0. What was seen while it slept counts as of day 0, but never as of before it was stuck. */
+    /** Days since day 0. What was seen after sticking while it slept counts as of the first day. */
     private static int day(Batch batch, LocalDate lookedOn) {
         long sinceStuck = ChronoUnit.DAYS.between(batch.stuckOn(), lookedOn);
         long since = ChronoUnit.DAYS.between(batch.dayNought(), lookedOn);
-        return (int) (sinceStuck < 0 ? sinceStuck : Math.max(0, since));
+        return (int) (sinceStuck <= 0 ? sinceStuck : Math.max(1, since));
     }
 
     /** Rebuilds what is kept of a batch from its readings, in the transaction that changed them. */

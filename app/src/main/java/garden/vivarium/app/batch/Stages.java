@@ -7,8 +7,10 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,6 +56,19 @@ class Stages {
                     .ifPresent(s -> all.add(0, new StageClock.Said(s.key(), batch.clockOn(), true)));
             return StageClock.of(p.stages(), batch.stuckOn(), all);
         });
+    }
+
+    /**
+     * When a batch woke that a look finds awake: midway between the day it was last known to sleep and the look, since
+     * nothing tells more.
+     */
+    LocalDate wokeBefore(Batch batch, LocalDate look) {
+        LocalDate asleep = said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of()).stream()
+                .map(StageClock.Said::on)
+                .filter(d -> d.isBefore(look))
+                .max(Comparator.naturalOrder())
+                .orElse(batch.stuckOn());
+        return asleep.plusDays(ChronoUnit.DAYS.between(asleep, look) / 2);
     }
 
     /**

@@ -25,6 +25,9 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
+        if (path.startsWith("/wrong") && request.getParameter("stock") != null) {
+            return "stock";
+        }
         if (path.startsWith("/batches") || path.startsWith("/wrong")) {
             return "benches";
         }

@@ -7,6 +7,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.family.FamilyTree;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,7 @@ class Families {
      * @param address its sheet
      * @param stuck pieces set in its whole branch
      * @param ready of those became ready
+     * @param running whether it is a batch that is not over yet
      * @param itself whether it is the one asked for
      */
     record Line(
@@ -54,9 +56,10 @@ class Families {
             String address,
             int stuck,
             int ready,
+            boolean running,
             boolean itself) {}
 
-    /** The family of a stock plant. */
+    /** The family of a stock plant; generations are counted in stock plants. */
     record Family(String eldest, int generations, List<Line> lines) {}
 
     /** The family of a stock plant, from the eldest ancestor that is known to the youngest. */
@@ -97,12 +100,25 @@ class Families {
                                     0));
         }
         FamilyTree tree = FamilyTree.of(family);
+        List<Line> lines =
+                tree.lines().stream().map(l -> line(l, plants, kin, id)).toList();
         return new Family(
                 plants.containsKey(eldest)
                         ? plants.get(eldest).code()
                         : kin.get(eldest).code(),
-                tree.generations(),
-                tree.lines().stream().map(l -> line(l, plants, kin, id)).toList());
+                generations(lines),
+                lines);
+    }
+
+    /** Stock plants in a row at most, each a young plant of the one before. */
+    private static int generations(List<Line> lines) {
+        int[] plantsAbove = new int[lines.size()];
+        for (int i = 0; i < lines.size(); i++) {
+            Line line = lines.get(i);
+            plantsAbove[i] = (line.parent() < 0 ? 0 : plantsAbove[line.parent()])
+                    + (line.kind().equals("batch") ? 0 : 1);
+        }
+        return Arrays.stream(plantsAbove).max().orElse(0);
     }
 
     private static UUID eldest(UUID from, Map<UUID, UUID> parents) {
@@ -149,6 +165,7 @@ class Families {
                     "/stock/" + id,
                     l.branchStuck(),
                     l.branchReady(),
+                    false,
                     id.equals(asked));
         }
         BatchReads.Kin batch = kin.get(id);
@@ -167,6 +184,7 @@ class Families {
                 "/batches/" + batch.code(),
                 l.branchStuck(),
                 l.branchReady(),
+                !batch.over(),
                 false);
     }
 }

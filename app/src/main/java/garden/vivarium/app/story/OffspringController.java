@@ -14,8 +14,12 @@ import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -100,6 +104,14 @@ class OffspringController {
             if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
                 throw new Problem("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
             }
+            List<MayCut.Finding> findings = mayCut(batch, cutOn);
+            findings.stream()
+                    .filter(f ->
+                            f.weight() == MayCut.Weight.REFUSED && !f.rule().equals("gone"))
+                    .findFirst()
+                    .ifPresent(f -> {
+                        throw new Problem("way", f.words());
+                    });
             boolean dries = protocol.callus().isPresent();
             BatchView made = batches.make(new NewBatch(
                     plant(batch),
@@ -129,12 +141,26 @@ class OffspringController {
                     1,
                     null,
                     null));
-            next.addFlashAttribute("said", "Write the label now: " + made.label());
+            next.addFlashAttribute("said", "Write the label now: " + made.label() + minding(findings));
             return "redirect:/batches/" + made.code();
         } catch (Problem p) {
             next.addFlashAttribute("refused", p.getMessage());
             return "redirect:/batches/" + code + "/offspring";
         }
+    }
+
+    /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */
+    private List<MayCut.Finding> mayCut(BatchView batch, LocalDate day) {
+        return batch.stockPlantId() == null
+                ? List.of()
+                : stock.find(batch.stockPlantId()).map(s -> s.mayCut(day, null)).orElse(List.of());
+    }
+
+    private static String minding(List<MayCut.Finding> findings) {
+        return findings.stream()
+                .filter(f -> Set.of("protected", "origin", "quarantine", "name").contains(f.rule()))
+                .map(f -> " " + f.words())
+                .collect(Collectors.joining());
     }
 
     private PlantView plant(BatchView batch) {

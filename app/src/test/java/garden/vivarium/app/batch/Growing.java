@@ -93,7 +93,17 @@ public final class Growing {
             int pieces,
             LocalDate takenOn,
             LocalDate stuckOn) {
-        Protocol p = guide.protocol(protocol).orElseThrow();
+        return newBatch(guide.protocol(protocol).orElseThrow(), parent, place, pieces, takenOn, stuckOn);
+    }
+
+    /** By a protocol of the nursery's own as well. */
+    public static NewBatch newBatch(
+            Protocol p, StockPlantView parent, int pieces, LocalDate takenOn, LocalDate stuckOn) {
+        return newBatch(p, parent, parent.place().id(), pieces, takenOn, stuckOn);
+    }
+
+    private static NewBatch newBatch(
+            Protocol p, StockPlantView parent, UUID place, int pieces, LocalDate takenOn, LocalDate stuckOn) {
         return new NewBatch(
                 parent.plant(),
                 parent.id(),

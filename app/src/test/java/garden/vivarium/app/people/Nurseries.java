@@ -19,9 +19,13 @@ public final class Nurseries {
     public record Made(UUID id, String signIn) {}
 
     public static Made make(People people) {
+        return make(people, Hemisphere.NORTH);
+    }
+
+    public static Made make(People people, Hemisphere half) {
         String signIn = "grower" + NEXT.incrementAndGet();
-        UUID id = people.open(new People.NewNursery(
-                "Nursery of " + signIn, ZoneId.of("UTC"), Hemisphere.NORTH, signIn, "Grower", PASSWORD));
+        UUID id = people.open(
+                new People.NewNursery("Nursery of " + signIn, ZoneId.of("UTC"), half, signIn, "Grower", PASSWORD));
         return new Made(id, signIn);
     }
 }

@@ -109,9 +109,9 @@ class BadInputTest {
                         null,
                         null)));
         browser.open("/plan?stock=" + guarded.id() + "&wanted=12&due=2026-09-01&sure=80");
-        assertThat(browser.text("main")).contains("no plan for sale without a licence");
+        assertThat(browser.text("main")).contains("not propagated for sale without its breeder");
         browser.press("button[data-key=c]");
-        browser.untilText(".error", "is not planned for sale");
+        browser.untilText(".error", "not propagated for sale");
         browser.type("reason", "for study");
         browser.press("button[data-key=c]");
         browser.untilPath("/plan/");
@@ -134,10 +134,10 @@ class BadInputTest {
                         null)));
         browser.open("/plan?stock=" + shut.id() + "&wanted=12&due=2026-09-01&sure=80");
         assertThat(browser.texts(".warning"))
-                .anySatisfy(w -> assertThat(w).contains("In quarantine until Sun 5 Jul"))
-                .anySatisfy(w -> assertThat(w).contains("in flower"));
+                .anySatisfy(w -> assertThat(w).contains("In quarantine until 5 July 2026"))
+                .anySatisfy(w -> assertThat(w).contains("In flower"));
         browser.press("button[data-key=c]");
-        browser.untilText(".error", "Say in a word why");
+        browser.untilText(".error", "say why not");
         assertThat(browser.value("wanted")).isEqualTo("12");
     }
 }

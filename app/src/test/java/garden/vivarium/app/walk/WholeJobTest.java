@@ -126,7 +126,11 @@ class WholeJobTest {
         assertThat(code).isEqualTo("26w22-A");
         assertThat(browser.text(".said")).contains(PLANT + " · 2026-05-25 · 26w22-A");
         browser.open("/stock");
-        assertThat(browser.text("main table")).contains("50");
+        assertThat(browser.text("main table"))
+                .as("a cut dated before the count is in that count")
+                .contains("70");
+        browser.follow("FUC-1");
+        assertThat(browser.text("section[aria-labelledby=rhythm]")).contains("Mon 25 May", "20");
     }
 
     @Test

@@ -1,8 +1,10 @@
 package garden.vivarium.core.stock;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Whether material may be taken from a stock plant: the rules that stop mistakes. A refusal stands until a licence or purpose
@@ -10,6 +12,8 @@ import java.util.List;
  * law decides over all of it.
  */
 public final class MayCut {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK);
 
     private MayCut() {}
 
@@ -131,7 +135,8 @@ public final class MayCut {
             found.add(new Finding(
                     "quarantine",
                     Weight.NEEDS_WORD,
-                    "In quarantine until %s: pieces carry its pests with them.".formatted(p.quarantineUntil()),
+                    "In quarantine until %s: pieces carry its pests with them."
+                            .formatted(DAY.format(p.quarantineUntil())),
                     "Wait until it is out, or say why not; then keep the batch apart."));
         }
         if (!p.nameSure()) {
@@ -147,7 +152,7 @@ public final class MayCut {
             found.add(new Finding(
                     "rest",
                     Weight.WARNING,
-                    "It rests since its last harvest, until %s.".formatted(p.restsUntil()),
+                    "It rests since its last harvest, until %s.".formatted(DAY.format(p.restsUntil())),
                     "Cut later, or take less: a tired plant gives poor pieces."));
         }
         condition(p).ifPresent(found::add);

@@ -1,0 +1,80 @@
+package garden.vivarium.app.care;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Care is due on its day, asked about later, and how it turned out is kept. */
+class CareBookTest extends AtANursery {
+
+    @Autowired
+    private CareBook care;
+
+    @Test
+    void aTreatmentIsAskedAboutOnceAndItsOutcomeTold() {
+        CareView wiped = in(() -> care.did(fuchsia(), "wiped off", "cottony", "Mealybug", TODAY.minusDays(10), 10));
+        run(() -> care.did(fuchsia(), "wiped off", "cottony", "Mealybug", TODAY.minusDays(2), 10));
+        run(() -> care.did(fuchsia(), "fed weakly", null, null, TODAY, 0));
+
+        assertThat(in(() -> care.asking(TODAY))).extracting(CareView::id).containsExactly(wiped.id());
+        run(() -> care.turnedOut(wiped.id(), Outcome.PARTLY, null));
+        assertThat(in(() -> care.asking(TODAY))).isEmpty();
+        assertThat(in(() -> care.asking(TODAY.plusDays(8)))).hasSize(1);
+        assertThat(in(() -> care.record())).isEqualTo(Map.of("wiped off", Map.of(Outcome.PARTLY, 1L)));
+    }
+
+    @Test
+    void aCourseIsDueDayByDayAndAskedAboutAfterTheLast() {
+        run(() -> care.course(
+                fuchsia(), "treated", "mealybug", List.of(TODAY.minusDays(1), TODAY.plusDays(9)), TODAY.plusDays(19)));
+
+        List<CareView> due = in(() -> care.due(TODAY));
+        assertThat(due).extracting(CareView::what).containsExactly("treated, 1 of 2");
+        run(() -> care.done(due.get(0).id()));
+        assertThat(in(() -> care.due(TODAY))).isEmpty();
+        CareView second = in(() -> care.due(TODAY.plusDays(9))).get(0);
+        run(() -> care.done(second.id()));
+        assertThat(in(() -> care.asking(TODAY.plusDays(18)))).isEmpty();
+        assertThat(in(() -> care.asking(TODAY.plusDays(19)))).hasSize(1);
+        assertThat(in(() -> care.of(fuchsia.id()))).hasSize(2).allMatch(c -> c.doneOn() != null);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "   "})
+    void careThatSaysNothingIsRefused(String what) {
+        assertThatThrownBy(() -> in(() -> care.did(fuchsia(), what, null, null, TODAY, 0)))
+                .isInstanceOf(Problem.class)
+                .hasMessageContaining("Say what was done");
+    }
+
+    @Test
+    void nothingIsDoneAheadAndNothingElsewhere() {
+        assertThatThrownBy(() -> in(() -> care.did(fuchsia(), "misted", null, null, TODAY.plusDays(1), 0)))
+                .isInstanceOf(Problem.class);
+        UUID mine =
+                in(() -> care.did(fuchsia(), "misted", null, null, TODAY, 3)).id();
+        assertThatThrownBy(() -> elsewhere(() -> care.turnedOut(mine, Outcome.WORKED, null)))
+                .isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> elsewhere(() -> care.done(mine))).isInstanceOf(Missing.class);
+        assertThat(elsewhere(() -> care.of(fuchsia.id()))).isEmpty();
+        assertThat(elsewhere(() -> care.asking(TODAY.plusDays(9)))).isEmpty();
+    }
+
+    private Subject fuchsia() {
+        return new Subject(
+                Subject.Kind.STOCK,
+                fuchsia.id(),
+                fuchsia.code(),
+                fuchsia.place().id());
+    }
+}

@@ -1,0 +1,191 @@
+package garden.vivarium.app.story;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.StockKind;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A stock plant's story: what it bears and gave, how it recovers, who came from it. */
+class StoriesTest extends AtANursery {
+
+    @Autowired
+    private Stories stories;
+
+    @Autowired
+    private Families families;
+
+    @Test
+    void aHarvestIsTakenOffAndGrowsBackByEstimate() {
+        StockPlantView counted =
+                in(() -> stock.look(fuchsia.id(), TODAY.minusDays(30), 80, null, StockState.GROWING, null));
+        run(() -> stock.cut(counted.id(), 26, TODAY.minusDays(21), false));
+
+        StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
+        assertThat(sheet.bearing().orElseThrow().estimated()).isTrue();
+        // 54 left, and of 26 cut half regrown after 21 of 42 days.
+        assertThat(sheet.bearing().orElseThrow().pieces()).isEqualTo(67);
+        assertThat(sheet.restsUntil()).contains(TODAY);
+        assertThat(sheet.mayTake()).as("a third of what it bears").contains(22);
+        assertThat(sheet.harvests())
+                .singleElement()
+                .satisfies(h -> assertThat(h.hard()).isFalse());
+    }
+
+    @Test
+    void recoveryAfterAHardCutIsCountedInShoots() {
+        run(() -> stock.cut(fuchsia.id(), 70, TODAY.minusDays(30), true));
+        assertThat(in(() -> stories.sheet(fuchsia.id())).recovery().orElseThrow())
+                .contains("Nobody has counted new shoots");
+        run(() -> stock.look(fuchsia.id(), TODAY.minusDays(12), null, 5, StockState.GROWING, null));
+        run(() -> stock.look(fuchsia.id(), TODAY.minusDays(2), null, 14, StockState.GROWING, null));
+
+        assertThat(in(() -> stories.sheet(fuchsia.id())).recovery().orElseThrow())
+                .contains("70 pieces")
+                .contains("Day 18: 5 new shoots.")
+                .endsWith("Day 28: 14 new shoots.");
+        assertThatThrownBy(() -> in(() -> stock.look(fuchsia.id(), TODAY, -1, null, StockState.GROWING, null)))
+                .isInstanceOf(Problem.class);
+    }
+
+    @Test
+    void aLotIsUsedUp() {
+        StockPlantView lot = plant("Lily ‘Storm Glass’", "bulb", 20, StockKind.LOT, StockState.DORMANT, Climate.COLD);
+        run(() -> stock.cut(lot.id(), 12, TODAY, false));
+        assertThat(in(() -> stock.find(lot.id())).orElseThrow().piecesNow()).isEqualTo(8);
+        assertThat(in(() -> stories.sheet(lot.id())).restsUntil())
+                .as("a lot does not rest")
+                .isEmpty();
+        run(() -> stock.cut(lot.id(), 8, TODAY, false));
+        assertThat(in(() -> stock.find(lot.id())).orElseThrow().isRetired()).isTrue();
+        assertThat(in(() -> stock.live())).extracting(StockPlantView::id).containsExactly(fuchsia.id());
+    }
+
+    @Test
+    void sistersAreComparedByWhatTheyGave() {
+        StockPlantView sister = in(() -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
+        over(fuchsia, 20, 18);
+        over(fuchsia, 20, 17);
+        over(sister, 20, 6);
+
+        StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
+        assertThat(sheet.gave().pieces()).isEqualTo(40);
+        assertThat(sheet.gave().youngPlants()).isEqualTo(35);
+        Gave other = sheet.sisters().get(0);
+        assertThat(other.plant().code()).isEqualTo(sister.code());
+        double better = sheet.gave().strike().orElseThrow().mean();
+        double worse = other.strike().orElseThrow().mean();
+        assertThat(better).isBetween(0.7, 35.0 / 40);
+        assertThat(worse).as("drawn towards their common rate").isBetween(6.0 / 20, 0.6);
+    }
+
+    @Test
+    void theFamilyRunsOverGenerationsAndReCutPieces() {
+        BatchView first = over(fuchsia, 20, 15);
+        StockPlantView daughter = keep(first, 3);
+        BatchView second = over(daughter, 10, 9);
+        keep(second, 1);
+        BatchView recut = in(() -> batches.make(recut(second, 4)));
+
+        Families.Family family = in(() -> families.of(daughter.id()));
+        assertThat(family.eldest()).isEqualTo(fuchsia.code());
+        assertThat(family.generations()).isEqualTo(3);
+        assertThat(family.lines()).hasSize(6);
+        assertThat(family.lines().get(0))
+                .satisfies(l -> assertThat(l.stuck()).isEqualTo(34))
+                .satisfies(l -> assertThat(l.ready()).isEqualTo(24));
+        Families.Line again = family.lines().stream()
+                .filter(l -> l.name().equals(recut.code()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(family.lines().get(again.parent()).name()).isEqualTo(second.code());
+        assertThat(again.detail()).contains("3 to a pot");
+        assertThat(again.running()).isTrue();
+        assertThat(in(() -> stories.sheet(fuchsia.id())).offspring())
+                .extracting(StockPlantView::code)
+                .containsExactly(daughter.code());
+        assertThat(in(() -> stories.sheet(daughter.id())).parent().orElseThrow().code())
+                .isEqualTo(first.code());
+    }
+
+    @Test
+    void nobodyElseReadsIt() {
+        assertThatThrownBy(() -> elsewhere(() -> stories.sheet(fuchsia.id()))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> elsewhere(() -> families.of(fuchsia.id()))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> elsewhere(() -> stock.look(fuchsia.id(), TODAY, 3, null, StockState.GROWING, null)))
+                .isInstanceOf(Missing.class);
+    }
+
+    private BatchView over(StockPlantView parent, int stuck, int ready) {
+        LocalDate day = TODAY.minusDays(60);
+        BatchView made = in(() -> Growing.stuck(batches, guide, parent, stuck, day));
+        run(() -> batches.look(made.code(), Growing.count(day.plusDays(30), ready, stuck - ready)));
+        run(() -> batches.move(made.code(), day.plusDays(31), ready, ready));
+        run(() -> batches.settle(made.code(), reads.pottings(made.id()).get(0).id(), day.plusDays(45), ready));
+        return in(() -> batches.find(made.code()));
+    }
+
+    private StockPlantView keep(BatchView batch, int piece) {
+        return in(() -> stock.add(
+                new StockPlantForm(
+                        batch.plant(),
+                        batch.group(),
+                        Protection.FREE,
+                        null,
+                        "Bench",
+                        null,
+                        null,
+                        StockState.GROWING,
+                        null,
+                        null),
+                batch.id(),
+                piece));
+    }
+
+    private NewBatch recut(BatchView from, int pieces) {
+        NewBatch b = Growing.newBatch(guide, "tip-in-water", fuchsia, pieces, TODAY.minusDays(5), TODAY.minusDays(5));
+        UUID parent = from.stockPlantId();
+        return new NewBatch(
+                b.plant(),
+                parent,
+                from.id(),
+                b.placeId(),
+                null,
+                null,
+                b.protocol(),
+                b.protocolVersion(),
+                b.method(),
+                b.medium(),
+                b.treatment(),
+                null,
+                b.takenOn(),
+                pieces,
+                b.stuckOn(),
+                pieces,
+                null,
+                null,
+                "jar",
+                StockState.GROWING,
+                "tip",
+                60,
+                2,
+                false,
+                3,
+                null,
+                null);
+    }
+}

@@ -1,0 +1,219 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The guide, the story of a stock plant, what is wrong with it, and the search, at the pages themselves. */
+@OnDatabase
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class GuideAndStockTest {
+
+    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Guide guide;
+
+    private Browser browser;
+    private Nurseries.Made nursery;
+    private StockPlantView fuchsia;
+    private BatchView batch;
+
+    @BeforeAll
+    void signIn() {
+        nursery = Nurseries.make(people);
+        current.workingFor(nursery.id(), () -> {
+            fuchsia = Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’");
+            batch = Growing.stuck(batches, guide, fuchsia, 12, TODAY.minusDays(30));
+            return batches.look(batch.code(), Growing.count(TODAY.minusDays(4), 8, 1));
+        });
+        browser = new Browser(port);
+        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
+    }
+
+    @AfterAll
+    void leave() {
+        browser.close();
+    }
+
+    @Test
+    void theSlashFindsWhatIsHalfTyped() {
+        browser.open("/round");
+        browser.keys("/");
+        browser.keys("skerry");
+        browser.untilText("dialog .found", fuchsia.code());
+        assertThat(browser.texts("dialog .found li")).hasSizeGreaterThanOrEqualTo(2);
+        browser.keys(Keys.ARROW_DOWN, Keys.ENTER);
+        browser.untilPath("/stock/");
+
+        browser.keys("/");
+        browser.keys(batch.code().substring(2), Keys.ENTER);
+        browser.until(
+                d -> browser.path().startsWith("/batches/") || browser.path().startsWith("/find?q="));
+        assertThat(browser.text("main")).contains(batch.code());
+        browser.open("/find?q=%3Cscript%3E");
+        assertThat(browser.text("main")).contains("Nothing here is called so");
+    }
+
+    @Test
+    void aProtocolIsCopiedChangedAndKeepsItsVersions() {
+        browser.open("/guide/tip-in-plugs");
+        assertThat(browser.count("svg.drawing")).isGreaterThanOrEqualTo(3);
+        browser.press("form[action$='/copy'] button");
+        browser.untilText(".refused", "Give your copy a name");
+        browser.type("name", "Harbour plugs");
+        browser.press("form[action$='/copy'] button");
+        browser.untilText("h1", "Harbour plugs, version 1");
+
+        browser.type("readyFrom", "40");
+        browser.type("readyTo", "20");
+        browser.type("reason", "colder bench");
+        browser.press("main button.main");
+        assertThat(browser.text("#readyTo-error, #readyFrom-error")).isNotEmpty();
+        assertThat(browser.value("reason")).as("nothing typed is lost").isEqualTo("colder bench");
+        browser.type("readyTo", "60");
+        browser.press("main button.main");
+        browser.untilText("main", "Your own, version 2");
+        assertThat(browser.text(".margin")).contains("Version 1", "Version 2 colder bench");
+
+        browser.open("/shed?group=soft");
+        assertThat(browser.text("main table")).contains("your own, version 2");
+        browser.open("/guide/jobs/soft/tip%20cutting");
+        assertThat(browser.text("table.schools")).contains("Harbour plugs", "none yet");
+        assertThat(browser.text("table.schools"))
+                .as("own evidence beside its school")
+                .contains("1 batch, 8 of 12 so far");
+    }
+
+    @Test
+    void whatIsWrongIsAnsweredInOrderAndAskedAboutLater() {
+        browser.open("/batches/" + batch.code());
+        browser.follow("What is wrong with it?");
+        browser.follow("Base black and soft");
+        assertThat(browser.text(".cause h3")).startsWith("1. Rot from below likelier, as");
+        assertThat(browser.text(".cause .caution")).contains("Sharp blade");
+        browser.press(".cause form button");
+        browser.untilText(".said", "In 10 days the round asks whether it worked");
+        assertThat(browser.text("section[aria-labelledby=care]")).contains("cut back to clean tissue", "asked on");
+
+        browser.open("/wrong?stock=" + fuchsia.id() + "&seen=sticky");
+        assertThat(browser.text("main")).contains("Normal, leave it");
+    }
+
+    @Test
+    void aPlantGoesIntoQuarantineAndIsTreatedOnItsDays() {
+        StockPlantView guest = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Sage ‘Quay Guest’"));
+        browser.open("/stock/" + guest.id());
+        browser.script("document.querySelectorAll('details').forEach(d => d.open = true)");
+        browser.choose("pest", "mealybug");
+        browser.type("start", TODAY.toString());
+        browser.press("form[action$='/quarantine'] button");
+        browser.untilText(".said", "3 times, every 10 days");
+        assertThat(browser.text("section[aria-labelledby=care]")).contains("1 of 3", "2 of 3", "3 of 3");
+        assertThat(browser.texts(".refused"))
+                .anySatisfy(w -> assertThat(w).contains("In quarantine until 15 July 2026"));
+
+        browser.open("/round");
+        browser.press("button[aria-label='Done: " + guest.code() + "']");
+        browser.untilText(".said", "treated against mealybug, 1 of 3. Done.");
+    }
+
+    @Test
+    void aYoungPlantIsKeptAndTheFamilyShowsIt() {
+        browser.open("/batches/" + batch.code());
+        browser.follow("Keep or cut again");
+        browser.type("keep-place", "Bench");
+        browser.type("piece", "4");
+        browser.press("form[action$='/keep'] button");
+        browser.untilText(".said", "Kept as FUC-");
+        assertThat(browser.text("section[aria-labelledby=identity]"))
+                .contains("Young plant of " + batch.code() + ", piece 4");
+
+        browser.follow("Family");
+        browser.until(d -> browser.count("svg.family .family-name") == 3);
+        assertThat(browser.texts("svg.family .family-name").get(0)).isEqualTo(fuchsia.code());
+        assertThat(browser.text("svg.family")).contains("8 of 12");
+        browser.press("svg.family [data-id][role=button]");
+        browser.until(d -> browser.count("svg.family .family-name") == 1);
+        assertThat(browser.count("svg.family [aria-expanded=false]")).isOne();
+    }
+
+    @Test
+    void aProtectedVarietyIsNotCutAgainWithoutItsLicence() {
+        StockPlantView guarded = current.workingFor(
+                nursery.id(),
+                () -> stock.add(new StockPlantForm(
+                        "Hydrangea ‘Spindrift’",
+                        "woody",
+                        Protection.PROTECTED,
+                        null,
+                        "Bench",
+                        Climate.HEATED,
+                        60,
+                        StockState.GROWING,
+                        null,
+                        null)));
+        BatchView young =
+                current.workingFor(nursery.id(), () -> Growing.stuck(batches, guide, guarded, 12, TODAY.minusDays(30)));
+        browser.open("/batches/" + young.code() + "/offspring");
+        browser.choose("way", "Softwood cutting in vermiculite");
+        browser.type("pieces", "5");
+        browser.type("cutOn", TODAY.toString());
+        browser.type("recut-place", "Bench");
+        browser.press("form[action$='/recut'] button");
+        browser.untilText(".refused", "not propagated for sale without its breeder");
+    }
+
+    @Test
+    void everyMethodHasItsPageInTheBenchBook() {
+        browser.open("/shed");
+        List<String> methods = guide.methods().stream().map(m -> m.name()).toList();
+        assertThat(browser.text("main")).contains(methods);
+        for (String method : List.of("tip cutting", "rhizome division", "bulb scale", "leaf with stalk")) {
+            browser.open("/guide/methods/" + method.replace(" ", "%20"));
+            assertThat(browser.count(".bench-steps svg.drawing use")).isGreaterThanOrEqualTo(4);
+            assertThat(browser.script("return [...document.querySelectorAll('.bench-steps use')]"
+                            + ".every(u => document.querySelector(u.getAttribute('href')))"))
+                    .as("every drawing exists")
+                    .isEqualTo(true);
+            assertThat(browser.text("section[aria-labelledby=goes-wrong] dd")).isNotEmpty();
+        }
+    }
+}
