@@ -1,5 +1,6 @@
 package garden.vivarium.core;
 
+import garden.vivarium.core.evidence.CurveBand;
 import garden.vivarium.core.evidence.GuideFigures;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
@@ -56,6 +57,31 @@ class SpeedBench {
                 "curve, 100,000 records over 200 days (%d groups)"
                         .formatted(grouped.counts().size()),
                 () -> RootingCurve.fit(grouped));
+    }
+
+    @Test
+    void bandRoundTheCurveOfThirteenTrays() {
+        Random random = new Random(3);
+        List<Tallies> trays = new ArrayList<>();
+        for (int tray = 0; tray < 13; tray++) {
+            List<Interval> pieces = new ArrayList<>();
+            int first = 6 + random.nextInt(5);
+            for (int piece = 0; piece < 72; piece++) {
+                double ready = random.nextDouble() < 0.85 ? Math.exp(3.2 + 0.3 * random.nextGaussian()) : 1e9;
+                int after = 0;
+                int by = first;
+                while (by < ready && by < 70) {
+                    after = by;
+                    by += 5 + tray % 4;
+                }
+                pieces.add(ready <= by ? Interval.reached(after, by) : Interval.lost(after, by));
+            }
+            trays.add(Tallies.of(pieces));
+        }
+        print("curve and band of 13 trays of 72", () -> {
+            RootingCurve.fit(Tallies.pooled(trays));
+            CurveBand.of(trays);
+        });
     }
 
     @Test

@@ -10,10 +10,13 @@ import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.looks.Tallies;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.WeakHashMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,6 +26,9 @@ class Technique {
 
     private final Evidence evidence;
     private final Guide guide;
+    // A record is made anew whenever a look changes it; what was drawn of an older one goes with it.
+    private final Map<NurseryRecord, Map<Way, Optional<CurveDrawing>>> curves =
+            Collections.synchronizedMap(new WeakHashMap<>());
 
     Technique(Evidence evidence, Guide guide) {
         this.evidence = evidence;
@@ -45,8 +51,13 @@ class Technique {
                 .toList();
     }
 
-    /** The curve of a way, from all its batches that have been looked at. */
+    /** The curve of a way, from all its batches that have been looked at; reckoned once while the record stands. */
     Optional<CurveDrawing> curve(NurseryRecord record, Way way) {
+        Map<Way, Optional<CurveDrawing>> of = curves.computeIfAbsent(record, r -> new ConcurrentHashMap<>());
+        return of.computeIfAbsent(way, w -> draw(record, w));
+    }
+
+    private static Optional<CurveDrawing> draw(NurseryRecord record, Way way) {
         List<Tallies> tallies = record.of(way).stream()
                 .filter(b -> b.lastKnowingLook() > 0)
                 .map(WayBatch::ready)

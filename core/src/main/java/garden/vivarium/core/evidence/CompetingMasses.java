@@ -16,7 +16,12 @@ import java.util.Map;
  */
 final class CompetingMasses {
 
-    private static final double STOP = 1e-8;
+    /** Where the maximum counts as found: the steepest slope is above the mean by this share at most. */
+    static final double STOP = 1e-8;
+
+    /** The same for curves that only make up a band. */
+    static final double ROUGH_STOP = 1e-5;
+
     private static final int MOST_STEPS = 100_000;
     private static final int FIRST_STEPS = 12;
     private static final int MOST_QUADRATIC_STEPS = 200;
@@ -32,8 +37,14 @@ final class CompetingMasses {
     private final boolean[] open;
     private final double[] weight;
     private final double total;
+    private final double stop;
 
     CompetingMasses(Tallies tallies) {
+        this(tallies, STOP);
+    }
+
+    CompetingMasses(Tallies tallies, double stop) {
+        this.stop = stop;
         reached = TurnbullIntervals.of(tallies.counts().keySet(), Outcome.REACHED);
         lost = TurnbullIntervals.of(tallies.counts().keySet(), Outcome.LOST);
         neither = reached.size() + lost.size();
@@ -211,7 +222,7 @@ final class CompetingMasses {
     }
 
     private boolean isMaximum(double[] slope) {
-        return Arrays.stream(slope).max().orElse(0) / total - 1 <= STOP;
+        return Arrays.stream(slope).max().orElse(0) / total - 1 <= stop;
     }
 
     /** Fills in Σ wᵢ Aᵢⱼ/(Ap)ᵢ for every mass j and gives the log-likelihood. */

@@ -36,7 +36,7 @@ public record CurveBand(List<Double> low, List<Double> high) {
             for (int i = 0; i < batches.size(); i++) {
                 drawn.add(batches.get(random.nextInt(batches.size())));
             }
-            RootingCurve curve = RootingCurve.fit(Tallies.pooled(drawn));
+            RootingCurve curve = RootingCurve.rough(Tallies.pooled(drawn));
             for (int day = 0; day < days; day++) {
                 shares[day][draw] = (curve.atLeast(Outcome.REACHED, day) + curve.atMost(Outcome.REACHED, day)) / 2;
             }

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 final class QuadraticStep {
 
     private static final int SWEEPS = 60;
+    private static final double ENOUGH = 1e-2;
     private static final int HALVINGS = 30;
 
     private QuadraticStep() {}
@@ -42,6 +43,7 @@ final class QuadraticStep {
         for (int j : free) {
             pull[j] = slope[j] - total;
         }
+        double first = 0;
         for (int sweep = 0; sweep < SWEEPS; sweep++) {
             double most = 0;
             for (int j : free) {
@@ -56,7 +58,9 @@ final class QuadraticStep {
                     most = Math.max(most, Math.abs(change));
                 }
             }
-            if (most < 1e-13) {
+            // The step need not be exact: the next one starts from a better quadratic anyway.
+            first = sweep == 0 ? most : first;
+            if (most < 1e-13 || most < ENOUGH * first) {
                 break;
             }
         }

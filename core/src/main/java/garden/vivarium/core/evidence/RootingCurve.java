@@ -57,10 +57,19 @@ public final class RootingCurve {
      * @throws IllegalArgumentException if there is no piece
      */
     public static RootingCurve fit(Tallies tallies) {
+        return fit(tallies, CompetingMasses.STOP);
+    }
+
+    /** A curve right to a ten-thousandth, which is enough for drawing bands. */
+    static RootingCurve rough(Tallies tallies) {
+        return fit(tallies, CompetingMasses.ROUGH_STOP);
+    }
+
+    private static RootingCurve fit(Tallies tallies, double stop) {
         if (tallies.isEmpty()) {
             throw new IllegalArgumentException("a curve needs at least one piece");
         }
-        CompetingMasses masses = new CompetingMasses(tallies);
+        CompetingMasses masses = new CompetingMasses(tallies, stop);
         double[] p = masses.maximum();
         TurnbullIntervals r = masses.reached();
         TurnbullIntervals l = masses.lost();

@@ -146,4 +146,22 @@ class RootingCurveTest {
             assertThat(masses.get(j).share()).isCloseTo(expected[j][2], SIX_FIGURES);
         }
     }
+
+    @Test
+    void theRoughCurveOfABandIsWithinATenThousandthOfTheExactOne() {
+        double worst = 0;
+        for (int set = 0; set < 40; set++) {
+            Tallies pooled = Tallies.of(RandomRecords.of(100 + set, 900));
+            RootingCurve exact = RootingCurve.fit(pooled);
+            RootingCurve rough = RootingCurve.rough(pooled);
+            for (int day = 0; day <= pooled.lastDay(); day++) {
+                worst = Math.max(worst, Math.abs(middle(exact, day) - middle(rough, day)));
+            }
+        }
+        assertThat(worst).isLessThan(0.0001);
+    }
+
+    private static double middle(RootingCurve curve, int day) {
+        return (curve.atLeast(Outcome.REACHED, day) + curve.atMost(Outcome.REACHED, day)) / 2;
+    }
 }
