@@ -99,7 +99,7 @@ function labels(svg, r, size, soil, x) {
   const below = [];
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
   const stuck = `${r.stuckWord ?? "stuck"} ${day(r.stuck)}`;
-  add(r.stuck, r.taken === r.stuck ? stuck : `cut ${day(r.taken)}, ${stuck}`, false);
+  add(r.stuck, r.taken === r.stuck ? stuck : `${r.takenWord ?? "cut"} ${day(r.taken)}, ${stuck}`, false);
   if (r.firstSign) {
     add((r.firstSign[0] + r.firstSign[1]) / 2, `${r.firstSignWord ?? "first sign"} ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
   }

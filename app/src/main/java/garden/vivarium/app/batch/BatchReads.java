@@ -271,6 +271,9 @@ public class BatchReads {
                 ready,
                 looks,
                 moved,
+                b.isAsleep()
+                        ? Ribbon.Begin.ASLEEP
+                        : b.isStuck() && !b.dayNought().equals(b.stuckOn()) ? Ribbon.Begin.AWAKE : Ribbon.Begin.STUCK,
                 words(b, expected));
     }
 

@@ -34,7 +34,8 @@ import java.util.function.Function;
  * @param looks days of looks
  * @param seenMoved [day, pieces moved so far]
  * @param seenSettled [day, young plants settled so far]
- * @param stuckWord stuck, or planted
+ * @param takenWord what was done on the day taken: cut, or planted where they slept first
+ * @param stuckWord what day 0 is: stuck, planted or awake
  * @param firstSignWord growers' word for first sign, or null
  * @param readyWord growers' word for ready
  * @param words the same in words, for those who cannot see it
@@ -60,6 +61,7 @@ public record Ribbon(
         List<List<Integer>> seenMoved,
         List<List<Integer>> seenSettled,
         String words,
+        String takenWord,
         String stuckWord,
         String firstSignWord,
         String readyWord) {
@@ -89,7 +91,15 @@ public record Ribbon(
                 Tallies.none(),
                 List.of(),
                 List.of(),
+                Begin.STUCK,
                 words);
+    }
+
+    /** How day 0 came about: stuck, or planted asleep and woken, or asleep still. */
+    enum Begin {
+        STUCK,
+        AWAKE,
+        ASLEEP
     }
 
     static Ribbon of(
@@ -106,6 +116,7 @@ public record Ribbon(
             Tallies readySeen,
             List<LocalDate> looks,
             List<PottingView> moves,
+            Begin begin,
             String words) {
         int stuck = day(start, e.stuck());
         return new Ribbon(
@@ -133,7 +144,12 @@ public record Ribbon(
                         PottingView::settledOn,
                         PottingView::settled),
                 words,
-                method.done(),
+                begin == Begin.STUCK ? "cut" : method.done(),
+                switch (begin) {
+                    case STUCK -> method.done();
+                    case AWAKE -> "awake";
+                    case ASLEEP -> "if awake";
+                },
                 method.firstSignWord().orElse(null),
                 method.readyWord());
     }

@@ -157,12 +157,11 @@ class TaskFinder {
         return new Task(
                 seen ? Task.Kind.ASK : Task.Kind.TEND,
                 b,
-                stage.act(),
+                stage.when().map(w -> question(w.ask())).orElse(stage.act()),
                 stage.when()
-                        .map(w -> w.ask() + "." + held)
+                        .map(w -> "If so: %s.%s".formatted(uncapital(stage.act()), held))
                         .orElseGet(() ->
-                                "%d days after %s.".formatted(stage.after().orElseThrow(), says.day(clock.since())))
-                        .replace("?.", "?"),
+                                "%d days after %s.".formatted(stage.after().orElseThrow(), says.day(clock.since()))),
                 due,
                 !seen && today.date().isAfter(due.plusDays(LATE)),
                 null,
@@ -324,6 +323,15 @@ class TaskFinder {
                         Working.step(
                                 "Below one in twenty they are proposed as stalled; that is so from",
                                 "day %d".formatted(Stalled.fromDay(k.strike().mean(), k.readyTime())))));
+    }
+
+    /** The question alone: what follows it is what to do then. */
+    private static String question(String ask) {
+        return ask.contains("?") ? ask.substring(0, ask.indexOf('?') + 1) : ask + "?";
+    }
+
+    private static String uncapital(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }
 
     private static String capital(String words) {

@@ -150,10 +150,10 @@ class Errands {
                         s,
                         "Cut?",
                         "can be cut again, %d at most".formatted(may.get()),
-                        "Rested since %s. %s it bears about %d; a share of that leaves it strong."
+                        "Rested since %s. %s %d; a share of that leaves it strong."
                                 .formatted(
                                         says.day(rested.get()),
-                                        s.estimated() ? "By regrowth" : "By count",
+                                        s.estimated() ? "By regrowth it bears about" : "By count it bears",
                                         s.piecesNow()),
                         List.of(
                                 Deed.send("Seen", "/stock/" + s.id() + "/rest-seen", Map.of()),

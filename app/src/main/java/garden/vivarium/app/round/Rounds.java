@@ -127,9 +127,7 @@ class Rounds {
             case MOVE -> "%s: %s potted.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
             case SETTLE -> "%s: all settled.".formatted(code);
             case ASK, TEND ->
-                notYet
-                        ? "%s: not yet; the round asks again.".formatted(code)
-                        : "%s: %s. Done.".formatted(code, task.what());
+                notYet ? "%s: not yet; the round asks again.".formatted(code) : "%s: written down.".formatted(code);
             case SEPARATE ->
                 "%s: %s taken; the pieces stay."
                         .formatted(code, says.count(task.pieces(), "young plant", "young plants"));

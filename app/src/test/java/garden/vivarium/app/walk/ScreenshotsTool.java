@@ -40,6 +40,18 @@ class ScreenshotsTool {
             browser.press("a.num[href='#why-take']");
             snap(browser, folder, "plan");
 
+            browser.open("/stock");
+            browser.follow("ROS-1");
+            snap(browser, folder, "stock-sheet");
+            browser.open("/stock");
+            browser.follow("FUC-1");
+            browser.follow("Family");
+            browser.until(d -> browser.count("svg.family a") > 5);
+            snap(browser, folder, "family");
+            take(browser, folder, "guide", "/shed?group=rosette");
+            take(browser, folder, "method", "/guide/methods/tip%20cutting");
+            take(browser, folder, "schools", "/guide/jobs/soft/tip%20cutting");
+
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");
             String code = browser.script(
@@ -47,6 +59,9 @@ class ScreenshotsTool {
                                     + " ?? document.querySelector('main td a').textContent")
                     .toString();
             take(browser, folder, "batch-sheet", "/batches/" + code);
+            browser.follow("What is wrong with it?");
+            browser.follow("Base black and soft");
+            snap(browser, folder, "what-is-wrong");
             browser.open("/batches/" + code + "/check");
             browser.until(d -> browser.count(".cell") > 0);
             browser.keys(Keys.ARROW_RIGHT, "2", Keys.ARROW_RIGHT, "x", "r");
