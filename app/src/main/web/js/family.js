@@ -4,6 +4,7 @@ import { create } from "./vendor/d3.js";
 
 const ROW = 27;
 const STEP = 30;
+const DEEPEST = 220;
 const BAR = 130;
 const WIDTH = 860;
 const FEW = 3;
@@ -74,11 +75,15 @@ function rows(branch, open, depth, parent, out) {
 function draw(holder, family) {
   const shown = rows(family.root, family.open, 0, null, []);
   const deepest = Math.max(...shown.map((r) => r.depth));
-  const text = 22 + deepest * STEP;
-  const x = (row) => 14 + row.depth * STEP;
+  const step = Math.min(STEP, DEEPEST / Math.max(1, deepest));
+  const text = 26 + deepest * step;
+  const x = (row) => 14 + row.depth * step;
   const y = (row) => 16 + row.at * ROW;
   const svg = create("svg").attr("class", "family").attr("viewBox", `0 0 ${WIDTH} ${shown.length * ROW + 10}`)
     .attr("role", "group").attr("aria-label", "Family, eldest first; each row has the share of its branch that made it");
+  shown.filter((r) => r.branch.itself).forEach((r) => {
+    svg.append("rect").attr("class", "family-self").attr("x", 0).attr("y", y(r) - ROW / 2).attr("width", WIDTH).attr("height", ROW);
+  });
   shown.filter((r) => r.parent).forEach((r) => {
     svg.append("path").attr("class", "p-root family-link")
       .attr("d", `M${x(r.parent)} ${y(r.parent)}V${y(r) - 9}q0 9 9 9H${x(r) - 5}`);
@@ -92,9 +97,6 @@ function draw(holder, family) {
 }
 
 function row(svg, { branch }, x, y, text, toggle, open) {
-  if (branch.itself) {
-    svg.append("rect").attr("class", "family-self").attr("x", 0).attr("y", y - ROW / 2).attr("width", WIDTH).attr("height", ROW);
-  }
   const holds = branch.children.length > 0;
   const mark = svg.append("g").attr("class", `family-mark ${branch.kind}`).attr("data-id", branch.id);
   shape(mark, branch, x, y);

@@ -176,6 +176,53 @@ class GuideAndStockTest {
     }
 
     @Test
+    void aFamilyOfTwoHundredStaysReadable() {
+        StockPlantView eldest = current.workingFor(nursery.id(), () -> {
+            StockPlantView first = Growing.stockPlant(stock, "Sage ‘Two Hundred’");
+            StockPlantView mother = first;
+            for (int generation = 0; generation < 6; generation++) {
+                BatchView last = null;
+                for (int i = 0; i < 32; i++) {
+                    last = Growing.stuck(batches, guide, mother, 2, TODAY.minusDays(60));
+                }
+                mother = stock.add(
+                        new StockPlantForm(
+                                first.plant().name(),
+                                "soft",
+                                Protection.FREE,
+                                null,
+                                "Bench",
+                                null,
+                                null,
+                                StockState.GROWING,
+                                null,
+                                null),
+                        last.id(),
+                        1);
+            }
+            return first;
+        });
+        browser.open("/stock/" + eldest.id() + "/family");
+        assertThat(browser.text("main .lead")).contains("199 members over 7 generations");
+        browser.until(d -> browser.count("svg.family .family-name") > 0);
+        // Only the asked stands open, and its 31 childless batches are one row.
+        assertThat(browser.count("svg.family .family-name")).isBetween(2, 6);
+        for (int i = 0; i < 12; i++) {
+            browser.script(
+                    "document.querySelector(\"svg.family .plant[aria-expanded=false], "
+                            + "svg.family .batch[aria-expanded=false]\")?.dispatchEvent(new MouseEvent('click', {bubbles: true}))");
+        }
+        assertThat(browser.count("svg.family .family-name"))
+                .as("6 rows of many, 13 of one")
+                .isBetween(13, 30);
+        assertThat(browser.script("""
+                        const bars = [...document.querySelectorAll('svg.family .family-stuck')].map(b => b.getBoundingClientRect());
+                        return [...document.querySelectorAll('svg.family text:not(.family-rate)')].map(t => t.getBoundingClientRect())
+                            .filter(t => bars.some(b => t.right > b.left && t.bottom > b.top && t.top < b.bottom && t.left < b.right)).length
+                        """)).as("no words run into the bars").isEqualTo(0L);
+    }
+
+    @Test
     void aProtectedVarietyIsNotCutAgainWithoutItsLicence() {
         StockPlantView guarded = current.workingFor(
                 nursery.id(),

@@ -152,7 +152,7 @@ public final class MayCut {
             found.add(new Finding(
                     "rest",
                     Weight.WARNING,
-                    "It rests since its last harvest, until %s.".formatted(DAY.format(p.restsUntil())),
+                    "It rests after its last harvest, until %s.".formatted(DAY.format(p.restsUntil())),
                     "Cut later, or take less: a tired plant gives poor pieces."));
         }
         condition(p).ifPresent(found::add);
