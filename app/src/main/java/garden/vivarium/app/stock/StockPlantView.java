@@ -60,7 +60,8 @@ public record StockPlantView(
                         plant.confirmWhen(),
                         quarantineUntil,
                         regrowth.restsUntil().orElse(null),
-                        state.condition(),
+                        // A lot is bought asleep as a rule; that is no reason against planting it.
+                        isLot() && state == StockState.DORMANT ? MayCut.Condition.GROWING : state.condition(),
                         plant.flowersOnce()),
                 MayCut.Purpose.SALE,
                 day);

@@ -25,7 +25,7 @@ public record Quarantine(Pest pest, LocalDate start) {
         APHID("greenfly", 5, 3),
         WHITEFLY("whitefly", 5, 5),
         GNATS("fungus gnats", 7, 4),
-        UNKNOWN("nothing seen, as a rule", 14, 2);
+        UNKNOWN("whatever it may carry", 14, 2);
 
         private final String words;
         private final int everyDays;
