@@ -99,6 +99,14 @@ class SpeedBench {
                 "plan, the %d ways that suit one group".formatted(soft.size()),
                 () -> soft.forEach(o -> WayPlan.of(o, aim, setting, OptionalInt.of(80), start)));
         print(
+                "start or take, 24 days of one way",
+                () -> WayPlan.of(soft.get(0), aim, setting, OptionalInt.of(80), start)
+                        .startOrTake(24));
+        print(
+                "expected young plants of the %d ways".formatted(soft.size()),
+                () -> soft.forEach(o ->
+                        WayPlan.of(o, aim, setting, OptionalInt.of(80), start).harvest(60)));
+        print(
                 "plan, all %d ways of the guide".formatted(all.size()),
                 () -> all.forEach(o -> WayPlan.of(o, aim, setting, OptionalInt.of(80), start)));
     }

@@ -12,12 +12,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.TreeSet;
 
 /**
  * The answer to an aim by one way: how many to take when starting on a day, the chance, the last safe day to start, and
  * what to expect. Section 5 of the design's science page.
  */
 public final class WayPlan {
+
+    /** How far the rough chance may stray from the exact one, well beyond what it does. */
+    private static final double CLOSE = 0.02;
 
     private final Outlook outlook;
     private final Aim aim;
@@ -61,7 +65,117 @@ public final class WayPlan {
 
     /** The chance of the aim when taking this many on the start day. */
     public double chance(int pieces) {
-        return readyWhenStarted(start).atLeast(aim.pieces(), pieces, outlook.output());
+        return chance(start, pieces);
+    }
+
+    /** The chance of the aim when taking this many on another day. */
+    public double chance(LocalDate day, int pieces) {
+        return readyWhenStarted(day).atLeast(aim.pieces(), pieces, outlook.output());
+    }
+
+    /**
+     * A day to start and the least number to take then.
+     *
+     * @param start the day
+     * @param pieces the least number; empty where none would do
+     * @param inSeason whether pieces stuck from that day on are in season
+     */
+    public record StartDay(LocalDate start, OptionalInt pieces, boolean inSeason) {}
+
+    /**
+     * Start or take: the least number to take on days from the start to the day due. Where there are more days than asked
+     * for they are spread evenly, with the last safe start, the day after it, and both sides of each change of season kept.
+     *
+     * @param most how many days at most are spread, 2 and up
+     */
+    public List<StartDay> startOrTake(int most) {
+        if (most < 2) {
+            throw new IllegalArgumentException("a curve needs two days or more, not " + most);
+        }
+        long length = ChronoUnit.DAYS.between(start, aim.due());
+        TreeSet<LocalDate> days = new TreeSet<>();
+        for (int i = 0; i < most; i++) {
+            days.add(start.plusDays(length * i / (most - 1)));
+        }
+        lastSafeStart.ifPresent(last -> {
+            days.add(last);
+            days.add(last.plusDays(1));
+        });
+        for (LocalDate day = start.plusDays(1); day.isBefore(aim.due()); day = day.plusDays(1)) {
+            if (isInSeason(day) != isInSeason(day.minusDays(1))) {
+                days.add(day.minusDays(1));
+                days.add(day);
+            }
+        }
+        return days.stream()
+                .map(day -> new StartDay(day, leastWhenStarted(day), isInSeason(day)))
+                .toList();
+    }
+
+    private OptionalInt leastWhenStarted(LocalDate day) {
+        return TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence())
+                .map(t -> OptionalInt.of(t.pieces()))
+                .orElse(OptionalInt.empty());
+    }
+
+    /**
+     * Young plants in time when taking so many on the start day.
+     *
+     * @param tenth that many or more come nine times in ten
+     * @param middle that many or more come every second time
+     * @param ninetieth that many or more come once in ten
+     */
+    public record Harvest(int tenth, int middle, int ninetieth) {}
+
+    /** What taking so many pieces on the start day would give by the day due. */
+    public Harvest harvest(int pieces) {
+        ReadyChance ready = readyWhenStarted(start);
+        return new Harvest(exceeded(ready, pieces, 0.9), exceeded(ready, pieces, 0.5), exceeded(ready, pieces, 0.1));
+    }
+
+    /**
+     * The largest number of young plants whose chance of at least so many is not below the chance given: sought by the
+     * rough chance, and decided by the exact one where the two might differ.
+     */
+    private int exceeded(ReadyChance ready, int pieces, double chance) {
+        ReadyChance rough = ready.rough();
+        int low = 0;
+        int high = pieces * outlook.output().chances().size() + 1;
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            double near = rough.atLeast(middle, pieces, outlook.output());
+            boolean enough = Math.abs(near - chance) > CLOSE
+                    ? near > chance
+                    : ready.atLeast(middle, pieces, outlook.output()) >= chance;
+            if (enough) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return low / aim.piecesPerPot();
+    }
+
+    /**
+     * The earliest day due that taking so many on the start day would meet with the confidence asked; empty where no later
+     * day within two years would do.
+     */
+    public Optional<LocalDate> earliestDue(int pieces) {
+        NextBatch rate = rate(thinning(start));
+        RootingTime time = outlook.ready().slowedBy(slowing(start));
+        long stuck = outlook.callusDays() + outlook.settleDays();
+        long low = 0;
+        long high = 731;
+        while (high - low > 1) {
+            long middle = (low + high) >>> 1;
+            double chance = ReadyChance.after(rate, time, middle).atLeast(aim.pieces(), pieces, outlook.output());
+            if (chance >= aim.confidence()) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        return high == 731 ? Optional.empty() : Optional.of(start.plusDays(stuck + high));
     }
 
     /**
@@ -91,7 +205,11 @@ public final class WayPlan {
     }
 
     public boolean isInSeason() {
-        return setting.inSeason(outlook.season(), stuckOn(start));
+        return isInSeason(start);
+    }
+
+    private boolean isInSeason(LocalDate day) {
+        return setting.inSeason(outlook.season(), stuckOn(day));
     }
 
     /** The days on which the stages are expected when starting on the start day. */
@@ -211,12 +329,8 @@ public final class WayPlan {
         return Working.of(
                 "The last safe day to start",
                 bound,
-                Working.step("Started on %s, their chance is".formatted(last), percent(chanceStarted(last, most))),
-                Working.step("A day later it would be", percent(chanceStarted(next, most))));
-    }
-
-    private double chanceStarted(LocalDate day, int pieces) {
-        return readyWhenStarted(day).atLeast(aim.pieces(), pieces, outlook.output());
+                Working.step("Started on %s, their chance is".formatted(last), percent(chance(last, most))),
+                Working.step("A day later it would be", percent(chance(next, most))));
     }
 
     /**
@@ -257,9 +371,9 @@ public final class WayPlan {
 
     private boolean isGood(LocalDate day, int pieces) {
         double rough = readyWhenStarted(day).rough().atLeast(aim.pieces(), pieces, outlook.output());
-        return Math.abs(rough - aim.confidence()) > 0.02
+        return Math.abs(rough - aim.confidence()) > CLOSE
                 ? rough > aim.confidence()
-                : chanceStarted(day, pieces) >= aim.confidence();
+                : chance(day, pieces) >= aim.confidence();
     }
 
     private ReadyChance readyWhenStarted(LocalDate day) {

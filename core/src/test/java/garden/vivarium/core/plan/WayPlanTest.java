@@ -8,6 +8,7 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -47,6 +48,79 @@ class WayPlanTest {
                 last.plusDays(1));
         assertThat(then.take().orElseThrow().pieces()).isLessThanOrEqualTo(80);
         assertThat(after.take().map(TakeCount::pieces).orElse(TakeCount.MOST)).isGreaterThan(80);
+    }
+
+    @Test
+    void theLaterTheStartTheMoreToTakeAndTheStocksLimitIsCrossedAtTheLastSafeStart() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+        List<WayPlan.StartDay> days = plan.startOrTake(20);
+
+        assertThat(days.get(0).start()).isEqualTo(APRIL);
+        assertThat(days.get(days.size() - 1).start()).isEqualTo(APRIL.plusDays(75));
+        assertThat(days.get(0).pieces()).hasValue(plan.take().orElseThrow().pieces());
+        int before = 0;
+        for (WayPlan.StartDay day : days) {
+            int now = day.pieces().orElse(TakeCount.MOST + 1);
+            assertThat(now).as("on %s", day.start()).isGreaterThanOrEqualTo(before);
+            boolean safe = !day.start().isAfter(plan.lastSafeStart().orElseThrow());
+            assertThat(now <= 80).as("within the stock on %s", day.start()).isEqualTo(safe);
+            before = now;
+        }
+        assertThat(days.get(days.size() - 1).pieces())
+                .as("on the day due none would do")
+                .isEmpty();
+    }
+
+    @Test
+    void theCurveKeepsBothSidesOfAChangeOfSeason() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, DECEMBER, 200, 0.9);
+        List<WayPlan.StartDay> days = plan.startOrTake(10);
+
+        WayPlan.StartDay winter = at(days, LocalDate.of(2027, 2, 28));
+        WayPlan.StartDay spring = at(days, LocalDate.of(2027, 3, 1));
+        assertThat(winter.inSeason()).isFalse();
+        assertThat(spring.inSeason()).isTrue();
+        assertThat(spring.pieces().orElseThrow()).isLessThan(winter.pieces().orElseThrow());
+    }
+
+    @Test
+    void whatIsHarvestedAgreesWithItsChances() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+        int take = plan.take().orElseThrow().pieces();
+        WayPlan.Harvest harvest = plan.harvest(take);
+
+        assertThat(harvest.tenth())
+                .as("the aim itself is met nine times in ten")
+                .isEqualTo(24);
+        assertThat(harvest.middle()).isBetween(25, harvest.ninetieth());
+        assertThat(harvest.ninetieth()).isLessThanOrEqualTo(take);
+        assertThat(plan.harvest(0)).isEqualTo(new WayPlan.Harvest(0, 0, 0));
+    }
+
+    @Test
+    void leavesThatGiveSeveralHarvestMoreThanThePiecesTaken() {
+        WayPlan plan = plan("leaf-section-in-vermiculite", 12, 1, APRIL, 200, 0.9);
+        assertThat(plan.harvest(20).ninetieth()).isGreaterThan(20);
+        assertThat(plan.harvest(20).tenth()).isLessThan(plan.harvest(20).middle());
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {60, 90, 200})
+    void theEarliestDayDueIsTheFirstThatWouldDo(int pieces) {
+        WayPlan plan = plan("tip-in-plugs", 20, 1, APRIL, 30, 0.9);
+        LocalDate earliest = plan.earliestDue(pieces).orElseThrow();
+        int days = (int) java.time.temporal.ChronoUnit.DAYS.between(APRIL, earliest);
+
+        assertThat(plan("tip-in-plugs", 20, 1, APRIL, days, 0.9).chance(pieces)).isGreaterThanOrEqualTo(0.9);
+        assertThat(plan("tip-in-plugs", 20, 1, APRIL, days - 1, 0.9).chance(pieces))
+                .isLessThan(0.9);
+        assertThat(plan.earliestDue(20))
+                .as("20 of 20, nine times in ten, is too much to ask")
+                .isEmpty();
+    }
+
+    private static WayPlan.StartDay at(List<WayPlan.StartDay> days, LocalDate day) {
+        return days.stream().filter(d -> d.start().equals(day)).findFirst().orElseThrow();
     }
 
     @Test
