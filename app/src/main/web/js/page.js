@@ -7,6 +7,7 @@ const starts = {
   "[data-round]": () => import("./round/round.js"),
   "[data-live-form]": () => import("./live-form.js"),
   "[data-family]": () => import("./family.js"),
+  "[data-start-or-take]": () => import("./start-or-take.js"),
   "[data-find]": () => import("./find.js"),
   "[data-shows]": () => import("./shows.js"),
 };

@@ -66,17 +66,22 @@ public record Ribbon(
         String firstSignWord,
         String readyWord) {
 
-    /** The ribbon of a plan: what is expected, nothing seen. */
+    /**
+     * The ribbon of a plan: what is expected, nothing seen.
+     *
+     * @param until last day drawn, the same for all ways that are laid beside each other
+     */
     public static Ribbon ofPlan(
             Expected expected,
             LocalDate today,
             LocalDate due,
+            LocalDate until,
             Method method,
             Optional<Sign> firstSign,
             Sign ready,
             String words) {
         LocalDate start = expected.taken().isBefore(today) ? expected.taken() : today;
-        LocalDate end = later(expected.end(), due).plusDays(3);
+        LocalDate end = until.plusDays(3);
         return of(
                 start,
                 end,

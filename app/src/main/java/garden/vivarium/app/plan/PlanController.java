@@ -3,6 +3,7 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Unreadable;
 import garden.vivarium.app.stock.Stock;
@@ -21,6 +22,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BeanPropertyBindingResult;
@@ -30,6 +32,8 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Plan place. */
@@ -41,24 +45,30 @@ class PlanController {
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
+    private final Says says;
     private final Today today;
 
-    PlanController(Plans plans, Stock stock, Protocols protocols, Guide guide, Today today) {
+    PlanController(Plans plans, Stock stock, Protocols protocols, Guide guide, Says says, Today today) {
         this.plans = plans;
         this.stock = stock;
         this.protocols = protocols;
         this.guide = guide;
+        this.says = says;
         this.today = today;
     }
 
     @GetMapping
-    String plan(@Valid @ModelAttribute("form") PlanForm form, BindingResult wrong, Model model) {
+    String plan(
+            @Valid @ModelAttribute("form") PlanForm form,
+            BindingResult wrong,
+            @RequestParam(defaultValue = "FEWEST") Order by,
+            Model model) {
         Unreadable.refuse(form, wrong);
         boolean asked = form.wanted() != null || form.due() != null;
         if (!asked) {
             model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
         }
-        return answer(form, wrong, asked, model);
+        return answer(form, wrong, asked, by, model);
     }
 
     @PostMapping
@@ -74,7 +84,32 @@ class PlanController {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }
-        return answer(form, wrong, true, model);
+        return answer(form, wrong, true, Order.FEWEST, model);
+    }
+
+    /**
+     * What dragging asks for: the chance of the aim with a number taken on a day.
+     *
+     * @param chance 0 to 1, or null where the question cannot be
+     * @param words the same in words, or why not
+     */
+    record Chance(Double chance, String words) {}
+
+    @GetMapping(path = "/chance", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseBody
+    Chance chance(@Valid @ModelAttribute("form") PlanForm form, BindingResult wrong) {
+        Optional<StockPlantView> plant = form.stock() == null ? Optional.empty() : stock.find(form.stock());
+        if (wrong.hasErrors() || plant.isEmpty() || form.take() == null) {
+            return new Chance(null, "That cannot be reckoned; look at the fields above.");
+        }
+        try {
+            return plans.chosen(plant.get(), form)
+                    .map(row -> row.plan().chance(form.take()))
+                    .map(c -> new Chance(c, says.percent(c)))
+                    .orElseGet(() -> new Chance(null, "There is no such way."));
+        } catch (Problem p) {
+            return new Chance(null, p.getMessage());
+        }
     }
 
     @GetMapping("/{id}/stick")
@@ -127,7 +162,7 @@ class PlanController {
         return "redirect:/plan";
     }
 
-    private String answer(PlanForm form, BindingResult wrong, boolean asked, Model model) {
+    private String answer(PlanForm form, BindingResult wrong, boolean asked, Order by, Model model) {
         List<StockPlantView> all = stock.live();
         model.addAttribute("stock", all);
         model.addAttribute("asked", asked);
@@ -146,12 +181,16 @@ class PlanController {
                 List.of("stock", "wanted", "perPot", "due", "sure").stream().noneMatch(wrong::hasFieldErrors);
         if (asked && plant.isPresent() && typedWell) {
             try {
-                List<WayRow> ways = plans.ways(plant.get(), form);
+                List<WayRow> ways = plans.ways(plant.get(), form, by);
                 model.addAttribute("plant", plant.get());
                 model.addAttribute("ways", ways);
+                model.addAttribute("by", by);
+                model.addAttribute("orders", Order.values());
                 model.addAttribute("young", plans.isNurseryYoung());
                 ways.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
                     model.addAttribute("chosen", row);
+                    model.addAttribute(
+                            "startOrTake", StartOrTake.of(form, row, plant.get().piecesNow(), today.date()));
                     model.addAttribute("warnings", plans.warnings(plant.get(), row));
                     model.addAttribute("needsWord", plans.needsWord(plant.get(), row));
                     model.addAttribute(

@@ -24,7 +24,9 @@ import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -36,6 +38,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Plans {
 
     private static final int YEARS_AHEAD = 5;
+
+    /** Ways that take much longer than the day due leave the shared axis rather than squeeze the others. */
+    private static final int AXIS_BEYOND_DUE = 120;
 
     private final PlanRepository plans;
     private final Stock stock;
@@ -69,34 +74,45 @@ public class Plans {
     }
 
     /**
-     * Every way that suits the plant, the feasible first and of those the one that takes the fewest pieces.
+     * Every way that suits the plant, the feasible first, then in the order asked for.
      *
      * @throws Problem if the day due or the day to start cannot be
      */
     @Transactional(readOnly = true)
-    List<WayRow> ways(StockPlantView plant, PlanForm form) {
+    List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
         LocalDate start = form.start() == null ? today.date() : form.start();
         Aim aim = aim(form, start);
         Setting setting = new Setting(plant.place().climate(), people.hemisphere());
         OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
-        List<WayRow> rows = protocols.suiting(plant.plant().group()).stream()
-                .map(p -> row(p, plant, aim, setting, limit, start))
-                .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())
-                        .thenComparing(WayRow::pieces)
-                        .thenComparing(r -> -r.weightOfOwn()))
+        Map<Protocol, WayPlan> planned = new LinkedHashMap<>();
+        for (Protocol p : protocols.suiting(plant.plant().group())) {
+            Outlook outlook =
+                    evidence.outlook(p, plant.plant().name(), plant.plant().group());
+            planned.put(p, WayPlan.of(outlook, aim, setting, limit, start));
+        }
+        LocalDate until = planned.values().stream()
+                .map(w -> w.expected().end())
+                .filter(end -> end.isBefore(aim.due().plusDays(AXIS_BEYOND_DUE)))
+                .max(Comparator.naturalOrder())
+                .filter(end -> end.isAfter(aim.due()))
+                .orElse(aim.due());
+        List<WayRow> rows = planned.entrySet().stream()
+                .map(e -> row(e.getKey(), e.getValue(), plant, aim, until))
+                .sorted(order.comparator())
                 .toList();
         String wanted = form.way() != null
                         && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
                 ? form.way()
                 : rows.isEmpty() ? null : rows.get(0).protocol().key();
         return rows.stream()
-                .map(r -> new WayRow(
-                        r.protocol(),
-                        r.plan(),
-                        r.ribbon(),
-                        r.weightOfOwn(),
-                        r.protocol().key().equals(wanted)))
+                .map(r -> r.asChosen(r.protocol().key().equals(wanted)))
                 .toList();
+    }
+
+    /** The way looked at, of those that suit the plant. */
+    @Transactional(readOnly = true)
+    Optional<WayRow> chosen(StockPlantView plant, PlanForm form) {
+        return ways(plant, form, Order.FEWEST).stream().filter(WayRow::chosen).findFirst();
     }
 
     /**
@@ -173,9 +189,7 @@ public class Plans {
     PlanView commit(PlanForm form) {
         StockPlantView plant = stock.find(form.stock())
                 .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
-        WayRow row = ways(plant, form).stream()
-                .filter(WayRow::chosen)
-                .findFirst()
+        WayRow row = chosen(plant, form)
                 .orElseThrow(() -> new Problem(
                         "way", "The guide has no way for this group yet; change the plant's group in Stock."));
         boolean reasoned = form.reason() != null && !form.reason().isBlank();
@@ -264,15 +278,12 @@ public class Plans {
         return stock.find(stockPlant).flatMap(p -> overTaken(p, taken)).isPresent();
     }
 
-    private WayRow row(
-            Protocol protocol, StockPlantView plant, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
-        Outlook outlook =
-                evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
-        WayPlan plan = WayPlan.of(outlook, aim, setting, limit, start);
+    private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, LocalDate until) {
         Ribbon ribbon = Ribbon.ofPlan(
                 plan.expected(),
                 today.date(),
                 aim.due(),
+                until,
                 guide.method(protocol.method()).orElseThrow(),
                 protocol.firstSign().map(Protocol.Test::sign),
                 protocol.ready().sign(),
@@ -282,9 +293,35 @@ public class Plans {
                                 says.day(plan.expected().ready().from()),
                                 says.day(plan.expected().ready().to()),
                                 says.day(aim.due())));
-        double own =
-                outlook.strike().shares().stream().mapToDouble(s -> s.weight()).sum();
-        return new WayRow(protocol, plan, ribbon, (int) Math.round(own), false);
+        double own = plan.outlook().strike().shares().stream()
+                .mapToDouble(s -> s.weight())
+                .sum();
+        return new WayRow(
+                protocol,
+                plan,
+                ribbon,
+                (int) Math.round(own),
+                plan.take().map(t -> plan.harvest(t.pieces())),
+                obstacle(plant, plan),
+                false);
+    }
+
+    /** Why a way cannot be done as asked, and what could. */
+    private Optional<String> obstacle(StockPlantView plant, WayPlan plan) {
+        if (!plan.isTooLate() && !plan.isStockShort()) {
+            return Optional.empty();
+        }
+        int most = plan.piecesAtMost();
+        String later = most == 0
+                ? ""
+                : plan.earliestDue(most)
+                        .map(due -> " All %d would do it by %s.".formatted(most, says.day(due)))
+                        .orElse(" No later day would do with %d.".formatted(most));
+        return Optional.of(
+                plan.isTooLate()
+                        ? "Too late this way.%s".formatted(later)
+                        : "%s bears %d, and the chance with those is %s.%s"
+                                .formatted(plant.code(), most, says.percent(plan.chance(most)), later));
     }
 
     private Aim aim(PlanForm form, LocalDate start) {

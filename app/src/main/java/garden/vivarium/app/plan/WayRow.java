@@ -3,9 +3,27 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.Ribbon;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.WayPlan;
+import java.util.Optional;
 
-/** One way in answer to an aim, as the page lists it. */
-public record WayRow(Protocol protocol, WayPlan plan, Ribbon ribbon, int weightOfOwn, boolean chosen) {
+/**
+ * One way in answer to an aim, as the page lists it.
+ *
+ * @param protocol the way
+ * @param plan what it asks and promises
+ * @param ribbon its life, on the axis that all ways share
+ * @param weightOfOwn pieces of this nursery that the rate rests on
+ * @param harvest young plants in time, if the number to take is taken; empty where none would do
+ * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
+ * @param chosen whether it is the one looked at
+ */
+public record WayRow(
+        Protocol protocol,
+        WayPlan plan,
+        Ribbon ribbon,
+        int weightOfOwn,
+        Optional<WayPlan.Harvest> harvest,
+        Optional<String> obstacle,
+        boolean chosen) {
 
     /** Whether it can be done with this stock, started on the day asked. */
     public boolean isFeasible() {
@@ -14,5 +32,14 @@ public record WayRow(Protocol protocol, WayPlan plan, Ribbon ribbon, int weightO
 
     int pieces() {
         return plan.take().map(t -> t.pieces()).orElse(Integer.MAX_VALUE);
+    }
+
+    /** The chance with all that the stock bears. */
+    double chanceWithAll() {
+        return plan.chance(plan.piecesAtMost());
+    }
+
+    WayRow asChosen(boolean yes) {
+        return new WayRow(protocol, plan, ribbon, weightOfOwn, harvest, obstacle, yes);
     }
 }

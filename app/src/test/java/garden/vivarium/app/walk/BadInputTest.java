@@ -86,6 +86,7 @@ class BadInputTest {
         "/plan?wanted=many&due=soon&sure=90, wanted",
         "/plan?stock=that-one&wanted=24&due=2026-09-01, stock",
         "/stock/that-one, id",
+        "/plan?by=LUCK, by",
     })
     void whatNoPageSendsIsAnsweredWithAPageThatNamesTheField(String address, String field) {
         browser.open(address);

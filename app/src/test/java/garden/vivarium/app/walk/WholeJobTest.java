@@ -7,6 +7,7 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.OnDatabase;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -15,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
@@ -86,7 +88,7 @@ class WholeJobTest {
         browser.type("wanted", "10");
         browser.type("due", "2026-06-20");
         browser.untilAddress("due=2026-06-20");
-        browser.untilText("main", "too late this way");
+        browser.untilText("main", "Too late this way");
         assertThat(browser.text(".warning")).contains("A later day, fewer plants or a quicker way would do");
 
         browser.type("due", "2026-09-15");
@@ -103,6 +105,28 @@ class WholeJobTest {
                 .contains("10 × 1 = 10 rooted pieces");
         assertThat(browser.count("[data-size=large] svg.ribbon")).isOne();
 
+        assertThat(browser.count("svg.start-or-take .least")).isOne();
+        assertThat(browser.text("[data-start-or-take] p")).contains("take " + take + ": as planned");
+        browser.script("document.querySelector('.start-or-take .mark').focus()");
+        browser.keys(Keys.ARROW_DOWN);
+        browser.untilText("[data-start-or-take] p.behind", "% of 10 in time");
+        assertThat(browser.text("[data-start-or-take] p")).startsWith("Start Mon 15 Jun, take " + (take - 1) + ": ");
+        assertThat(browser.value("take"))
+                .as("what the mark says is what Commit commits")
+                .isEqualTo("" + (take - 1));
+        browser.keys(Keys.ARROW_UP, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT);
+        browser.untilText("[data-start-or-take] p:not(.behind)", "Start Wed 17 Jun, take " + take + ": 9");
+        assertThat(browser.script("return document.querySelector('[data-planned-start]').value"))
+                .isEqualTo("2026-06-17");
+
+        browser.follow("soonest ready");
+        browser.untilAddress("by=SOONEST");
+        List<String> order = browser.texts("section[aria-labelledby=ways] tbody td:first-child a");
+        assertThat(order.get(0)).as("roots in water within days").isEqualTo("Tip cutting in water");
+        assertThat(browser.texts("section[aria-labelledby=ways] tbody td:nth-child(3)")
+                        .get(0))
+                .as("nine times in ten the aim is met")
+                .startsWith("10–");
         browser.press("button[data-key=c]");
         browser.untilPath("/plan/");
         assertThat(browser.text("h1")).isEqualTo(PLANT + ": take " + take);
