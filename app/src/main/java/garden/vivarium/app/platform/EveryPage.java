@@ -31,6 +31,9 @@ class EveryPage {
         if (path.startsWith("/batches") || path.startsWith("/wrong")) {
             return "benches";
         }
+        if (path.startsWith("/calendar")) {
+            return "round";
+        }
         if (path.startsWith("/guide") || path.startsWith("/records")) {
             return "shed";
         }

@@ -25,7 +25,7 @@ class SecurityRules {
         return http.authorizeHttpRequests(
                         r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
                                 .permitAll()
-                                .requestMatchers(HttpMethod.GET, "/worker.js")
+                                .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*")
                                 .permitAll()
                                 .anyRequest()
                                 .authenticated())

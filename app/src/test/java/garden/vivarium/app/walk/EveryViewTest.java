@@ -66,6 +66,7 @@ class EveryViewTest {
                 "/shed",
                 "/guide/pad-in-grit",
                 "/records",
+                "/calendar",
                 "/nowhere"
             })
     void hasNoBarrierAndNoComplaint(String view) {

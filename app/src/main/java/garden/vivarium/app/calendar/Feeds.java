@@ -1,0 +1,91 @@
+package garden.vivarium.app.calendar;
+
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.platform.Today;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Private addresses of the calendar: made, listed, withdrawn, and looked up by whoever holds one. */
+@Service
+class Feeds {
+
+    private static final int MOST = 20;
+    private static final int TOKEN_BYTES = 32;
+
+    private final FeedRepository feeds;
+    private final CurrentNursery nursery;
+    private final Today today;
+    private final JdbcClient database;
+    private final SecureRandom random = new SecureRandom();
+
+    Feeds(FeedRepository feeds, CurrentNursery nursery, Today today, JdbcClient database) {
+        this.feeds = feeds;
+        this.nursery = nursery;
+        this.today = today;
+        this.database = database;
+    }
+
+    /**
+     * Makes an address.
+     *
+     * @return its secret part, which is not kept and cannot be shown again
+     * @throws Problem if the name is empty or long, or there are many already
+     */
+    @Transactional
+    String make(String name) {
+        if (name == null || name.isBlank() || name.length() > 80) {
+            throw new Problem("name", "Say for which calendar, in 1 to 80 characters.");
+        }
+        if (list().stream().filter(f -> !f.withdrawn()).count() >= MOST) {
+            throw new Problem("name", "There are %d addresses already; withdraw one first.".formatted(MOST));
+        }
+        byte[] bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        feeds.save(new Feed(
+                hash(token), name.strip(), nursery.person().map(SignedIn::name).orElse("Vivarium"), today.now()));
+        return token;
+    }
+
+    @Transactional(readOnly = true)
+    List<Feed.FeedView> list() {
+        return feeds.findAllByOrderByMadeAtDesc().stream().map(Feed::view).toList();
+    }
+
+    /** Withdraws an address; whoever holds it gets nothing more. */
+    @Transactional
+    void withdraw(UUID id) {
+        feeds.findById(id).orElseThrow(() -> new Missing("no such address")).withdraw(today.now());
+    }
+
+    /** The nursery whose calendar an address opens; it is asked before anybody's nursery is known. */
+    Optional<UUID> nurseryOf(String token) {
+        return database.sql("select nursery_id from calendar_feed where token_hash = ? and withdrawn_at is null")
+                .param(hash(token))
+                .query(String.class)
+                .optional()
+                .map(UUID::fromString);
+    }
+
+    private static String hash(String token) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}
