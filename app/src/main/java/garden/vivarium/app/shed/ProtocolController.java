@@ -98,13 +98,18 @@ class ProtocolController {
         if (f.callusLeast() != null && f.callusMost() != null && f.callusMost() < f.callusLeast()) {
             wrong.rejectValue("callusMost", "problem", "The longest drying is no shorter than the shortest.");
         }
+        if (f.callusLeast() != null && f.callusMost() == null) {
+            wrong.rejectValue("callusMost", "problem", "Give the longest drying too, or leave both empty.");
+        }
         if (f.firstSignFrom() != null && f.readyFrom() != null && f.firstSignFrom() >= f.readyFrom()) {
             wrong.rejectValue("firstSignFrom", "problem", "First sign comes before ready; give an earlier day.");
         }
     }
 
     private static void order(String field, Double from, Double to, BindingResult wrong) {
-        if (from != null && to != null && (!(from > 0) || !(to > from) || to > 3650)) {
+        if ((from == null) != (to == null)) {
+            wrong.rejectValue(field, "problem", "A window has two ends; give both days.");
+        } else if (from != null && to != null && (!(from > 0) || !(to > from) || to > 3650)) {
             wrong.rejectValue(field, "problem", "A window runs from a day above 0 to a later one, at most 3,650.");
         }
     }

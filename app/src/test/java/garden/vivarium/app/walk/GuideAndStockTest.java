@@ -104,8 +104,14 @@ class GuideAndStockTest {
 
         browser.type("readyFrom", "40");
         browser.type("readyTo", "20");
+        browser.type("firstSignTo", "");
+        browser.type("callusLeast", "2");
         browser.type("reason", "colder bench");
         browser.press("main button.main");
+        assertThat(browser.text("#firstSignTo-error")).contains("give both days");
+        assertThat(browser.text("#callusMost-error")).contains("leave both empty");
+        browser.type("firstSignTo", "18");
+        browser.type("callusLeast", "");
         assertThat(browser.text("#readyTo-error, #readyFrom-error")).isNotEmpty();
         assertThat(browser.value("reason")).as("nothing typed is lost").isEqualTo("colder bench");
         browser.type("readyTo", "60");
