@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Says;
@@ -40,6 +41,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/plan")
 class PlanController {
+
+    private static final int UNCOUNTED = 10;
 
     private final Plans plans;
     private final Stock stock;
@@ -177,6 +180,15 @@ class PlanController {
         if (asked && form.stock() != null && plant.isEmpty()) {
             wrong.rejectValue("stock", "problem", "That stock plant is not here; choose one from the list.");
         }
+        if (!asked && plant.isPresent()) {
+            boolean believable = form.take() == null || (form.take() >= 1 && form.take() <= Batches.MOST_PIECES);
+            int pieces = form.take() != null && believable ? form.take() : usual(plant.get());
+            model.addAttribute("makingRefused", !believable);
+            model.addAttribute("plant", plant.get());
+            model.addAttribute("makings", plans.makings(plant.get(), pieces));
+            model.addAttribute("makingPieces", pieces);
+            model.addAttribute("usualPieces", usual(plant.get()));
+        }
         boolean typedWell =
                 List.of("stock", "wanted", "perPot", "due", "sure").stream().noneMatch(wrong::hasFieldErrors);
         if (asked && plant.isPresent() && typedWell) {
@@ -201,6 +213,16 @@ class PlanController {
             }
         }
         return "plan/plan";
+    }
+
+    /** What may be taken of a plant at once or, where nobody has counted, ten pieces to reckon with. */
+    private int usual(StockPlantView plant) {
+        int bears = plant.piecesNow() == null ? UNCOUNTED : plant.piecesNow();
+        return Math.max(
+                1,
+                plant.isLot()
+                        ? bears
+                        : plant.regrowth().mayTake(today.date(), false).orElse(bears));
     }
 
     private String showStick(PlanView plan, StockPlantView plant, Model model) {

@@ -17,6 +17,8 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Making;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
@@ -107,6 +109,50 @@ public class Plans {
         return rows.stream()
                 .map(r -> r.asChosen(r.protocol().key().equals(wanted)))
                 .toList();
+    }
+
+    /** What so many pieces of a plant, taken today, would make by each way: the most young plants first. */
+    @Transactional(readOnly = true)
+    List<MakingRow> makings(StockPlantView plant, int pieces) {
+        LocalDate day = today.date();
+        Setting setting = new Setting(plant.place().climate(), people.hemisphere());
+        Map<Protocol, Making> made = new LinkedHashMap<>();
+        for (Protocol p : protocols.suiting(plant.plant().group())) {
+            Outlook outlook =
+                    evidence.outlook(p, plant.plant().name(), plant.plant().group());
+            made.put(p, Making.of(outlook, setting, day, pieces));
+        }
+        LocalDate until = made.values().stream()
+                .map(m -> m.expected().end())
+                .max(Comparator.naturalOrder())
+                .orElse(day);
+        return made.entrySet().stream()
+                .sorted(Comparator.comparing((Map.Entry<Protocol, Making> e) ->
+                                -e.getValue().harvest().middle())
+                        .thenComparing(e -> e.getValue().expected().ready().to()))
+                .map(e -> new MakingRow(
+                        e.getKey(),
+                        e.getValue(),
+                        ribbon(e.getKey(), e.getValue().expected(), null, until),
+                        Math.round(e.getKey().minutesPerTen() * pieces / 10f)))
+                .toList();
+    }
+
+    private Ribbon ribbon(Protocol protocol, Expected expected, LocalDate due, LocalDate until) {
+        return Ribbon.ofPlan(
+                expected,
+                today.date(),
+                due,
+                until,
+                guide.method(protocol.method()).orElseThrow(),
+                protocol.firstSign().map(Protocol.Test::sign),
+                protocol.ready().sign(),
+                "Ribbon of %s: ready expected %s to %s%s"
+                        .formatted(
+                                protocol.title(),
+                                says.day(expected.ready().from()),
+                                says.day(expected.ready().to()),
+                                due == null ? "" : ", due " + says.day(due)));
     }
 
     /** The way looked at, of those that suit the plant. */
@@ -279,20 +325,7 @@ public class Plans {
     }
 
     private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, LocalDate until) {
-        Ribbon ribbon = Ribbon.ofPlan(
-                plan.expected(),
-                today.date(),
-                aim.due(),
-                until,
-                guide.method(protocol.method()).orElseThrow(),
-                protocol.firstSign().map(Protocol.Test::sign),
-                protocol.ready().sign(),
-                "Ribbon of %s: ready expected %s to %s, due %s"
-                        .formatted(
-                                protocol.title(),
-                                says.day(plan.expected().ready().from()),
-                                says.day(plan.expected().ready().to()),
-                                says.day(aim.due())));
+        Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), until);
         double own = plan.outlook().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
                 .sum();

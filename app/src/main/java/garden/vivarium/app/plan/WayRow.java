@@ -2,6 +2,7 @@ package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.Ribbon;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Harvest;
 import garden.vivarium.core.plan.WayPlan;
 import java.util.Optional;
 
@@ -21,7 +22,7 @@ public record WayRow(
         WayPlan plan,
         Ribbon ribbon,
         int weightOfOwn,
-        Optional<WayPlan.Harvest> harvest,
+        Optional<Harvest> harvest,
         Optional<String> obstacle,
         boolean chosen) {
 

@@ -75,6 +75,16 @@ class BadInputTest {
         assertThat(browser.count("section[aria-labelledby=answer]")).isZero();
     }
 
+    @ParameterizedTest
+    @CsvSource({"0", "-4", "2001"})
+    void whatNobodyTakesInAnAfternoonIsRefusedInWords(String pieces) {
+        browser.open("/plan?stock=" + plant.id() + "&take=" + pieces);
+        assertThat(browser.text("#making-error")).contains("Take 1 to 2,000 pieces");
+        assertThat(browser.value("pieces-today"))
+                .as("a third of the 80 it bears")
+                .isEqualTo("26");
+    }
+
     @Test
     void anUnknownStockPlantIsSaid() {
         browser.open("/plan?stock=00000000-0000-0000-0000-000000000001&wanted=24&due=2026-09-01&sure=90");

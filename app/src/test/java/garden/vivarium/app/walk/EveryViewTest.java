@@ -44,6 +44,7 @@ class EveryViewTest {
                 "/round",
                 "/plan",
                 "PLAN",
+                "MAKING",
                 "/benches",
                 "SHEET",
                 "BENCH",
@@ -129,6 +130,11 @@ class EveryViewTest {
 
     private void open(String view) {
         switch (view) {
+            case "MAKING" -> {
+                browser.open("/stock");
+                browser.press("a[aria-label='Plan from FUC-1']");
+                browser.untilText("h2", "What could be made of it today");
+            }
             case "PLAN" -> {
                 browser.open("/stock");
                 browser.press("a[aria-label='Plan from FUC-1']");

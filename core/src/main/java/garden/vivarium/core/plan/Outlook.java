@@ -75,4 +75,20 @@ public record Outlook(
     public int settleDays() {
         return settle.map(SettleStage::days).orElse(0);
     }
+
+    /**
+     * The rate of the next batch from pieces taken to young plants settled: striking, callus and settling together.
+     *
+     * @param thinning factor of the season on the strike rate, 0 to 1
+     */
+    public NextBatch nextBatch(double thinning) {
+        NextBatch rate = strike.thinnedBy(thinning).nextBatch();
+        if (callus.isPresent()) {
+            rate = rate.and(callus.get().survival());
+        }
+        if (settle.isPresent()) {
+            rate = rate.and(settle.get().share());
+        }
+        return rate;
+    }
 }

@@ -17,6 +17,9 @@ import org.hipparchus.special.Gamma;
  */
 public final class ReadyChance {
 
+    /** How far the rough chance may stray from the exact one, well beyond what it does. */
+    static final double ROUGH_IS_WITHIN = 0.02;
+
     private static final Nodes FINE = new Nodes(56, 41);
     private static final Nodes ROUGH = new Nodes(24, 9);
     private static final GaussIntegrator FINE_SPEEDS = new GaussIntegratorFactory().hermite(FINE.speeds());

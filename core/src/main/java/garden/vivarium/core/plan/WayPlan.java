@@ -3,7 +3,6 @@ package garden.vivarium.core.plan;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
-import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -19,9 +18,6 @@ import java.util.TreeSet;
  * what to expect. Section 5 of the design's science page.
  */
 public final class WayPlan {
-
-    /** How far the rough chance may stray from the exact one, well beyond what it does. */
-    private static final double CLOSE = 0.02;
 
     private final Outlook outlook;
     private final Aim aim;
@@ -118,42 +114,9 @@ public final class WayPlan {
                 .orElse(OptionalInt.empty());
     }
 
-    /**
-     * Young plants in time when taking so many on the start day.
-     *
-     * @param tenth that many or more come nine times in ten
-     * @param middle that many or more come every second time
-     * @param ninetieth that many or more come once in ten
-     */
-    public record Harvest(int tenth, int middle, int ninetieth) {}
-
     /** What taking so many pieces on the start day would give by the day due. */
     public Harvest harvest(int pieces) {
-        ReadyChance ready = readyWhenStarted(start);
-        return new Harvest(exceeded(ready, pieces, 0.9), exceeded(ready, pieces, 0.5), exceeded(ready, pieces, 0.1));
-    }
-
-    /**
-     * The largest number of young plants whose chance of at least so many is not below the chance given: sought by the
-     * rough chance, and decided by the exact one where the two might differ.
-     */
-    private int exceeded(ReadyChance ready, int pieces, double chance) {
-        ReadyChance rough = ready.rough();
-        int low = 0;
-        int high = pieces * outlook.output().chances().size() + 1;
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            double near = rough.atLeast(middle, pieces, outlook.output());
-            boolean enough = Math.abs(near - chance) > CLOSE
-                    ? near > chance
-                    : ready.atLeast(middle, pieces, outlook.output()) >= chance;
-            if (enough) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return low / aim.piecesPerPot();
+        return Harvest.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot());
     }
 
     /**
@@ -371,7 +334,7 @@ public final class WayPlan {
 
     private boolean isGood(LocalDate day, int pieces) {
         double rough = readyWhenStarted(day).rough().atLeast(aim.pieces(), pieces, outlook.output());
-        return Math.abs(rough - aim.confidence()) > CLOSE
+        return Math.abs(rough - aim.confidence()) > ReadyChance.ROUGH_IS_WITHIN
                 ? rough > aim.confidence()
                 : chance(day, pieces) >= aim.confidence();
     }
@@ -381,15 +344,7 @@ public final class WayPlan {
     }
 
     private NextBatch rate(double thinning) {
-        StrikeRate strike = outlook.strike().thinnedBy(thinning);
-        NextBatch rate = strike.nextBatch();
-        if (outlook.callus().isPresent()) {
-            rate = rate.and(outlook.callus().get().survival());
-        }
-        if (outlook.settle().isPresent()) {
-            rate = rate.and(outlook.settle().get().share());
-        }
-        return rate;
+        return outlook.nextBatch(thinning);
     }
 
     private long daysToReady(LocalDate day) {

@@ -87,14 +87,14 @@ class WayPlanTest {
     void whatIsHarvestedAgreesWithItsChances() {
         WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
         int take = plan.take().orElseThrow().pieces();
-        WayPlan.Harvest harvest = plan.harvest(take);
+        Harvest harvest = plan.harvest(take);
 
         assertThat(harvest.tenth())
                 .as("the aim itself is met nine times in ten")
                 .isEqualTo(24);
         assertThat(harvest.middle()).isBetween(25, harvest.ninetieth());
         assertThat(harvest.ninetieth()).isLessThanOrEqualTo(take);
-        assertThat(plan.harvest(0)).isEqualTo(new WayPlan.Harvest(0, 0, 0));
+        assertThat(plan.harvest(0)).isEqualTo(new Harvest(0, 0, 0));
     }
 
     @Test

@@ -1,0 +1,51 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.guide.OutputRatio;
+
+/**
+ * Young plants that a number of pieces gives.
+ *
+ * @param tenth that many or more come nine times in ten
+ * @param middle that many or more come every second time
+ * @param ninetieth that many or more come once in ten
+ */
+public record Harvest(int tenth, int middle, int ninetieth) {
+
+    /**
+     * What so many pieces give.
+     *
+     * @param ready the chance model of one piece
+     * @param pieces pieces taken, 0 and up
+     * @param output young plants of a ready piece
+     * @param perPot pieces to a young plant's pot, 1 and up
+     */
+    static Harvest of(ReadyChance ready, int pieces, OutputRatio output, int perPot) {
+        return new Harvest(
+                exceeded(ready, pieces, output, 0.9) / perPot,
+                exceeded(ready, pieces, output, 0.5) / perPot,
+                exceeded(ready, pieces, output, 0.1) / perPot);
+    }
+
+    /**
+     * The largest number whose chance of at least so many is not below the chance given: sought by the rough chance, and
+     * decided by the exact one where the two might differ.
+     */
+    private static int exceeded(ReadyChance ready, int pieces, OutputRatio output, double chance) {
+        ReadyChance rough = ready.rough();
+        int low = 0;
+        int high = pieces * output.chances().size() + 1;
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            double near = rough.atLeast(middle, pieces, output);
+            boolean enough = Math.abs(near - chance) > ReadyChance.ROUGH_IS_WITHIN
+                    ? near > chance
+                    : ready.atLeast(middle, pieces, output) >= chance;
+            if (enough) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+}

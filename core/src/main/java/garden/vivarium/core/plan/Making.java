@@ -1,0 +1,38 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+
+/**
+ * The other way round: what so many pieces taken on a day would make by a way, and when.
+ *
+ * @param pieces pieces taken, 1 and up
+ * @param harvest young plants, with all the time they need
+ * @param expected days on which the stages are expected
+ * @param inSeason whether pieces stuck then are in season
+ */
+public record Making(int pieces, Harvest harvest, Expected expected, boolean inSeason) {
+
+    /**
+     * What would be made.
+     *
+     * @param outlook what is to be expected of the way
+     * @param setting where the batch would stand
+     * @param start day on which pieces are taken
+     * @param pieces how many, 1 and up
+     */
+    public static Making of(Outlook outlook, Setting setting, LocalDate start, int pieces) {
+        if (pieces < 1) {
+            throw new IllegalArgumentException("nothing is made of %d pieces".formatted(pieces));
+        }
+        LocalDate stuck = start.plusDays(outlook.callusDays());
+        Season season = outlook.season();
+        double thinning = season.thinning(stuck, setting.climate(), setting.hemisphere());
+        double slowing = season.slowing(stuck, setting.climate(), setting.hemisphere());
+        return new Making(
+                pieces,
+                Harvest.of(ReadyChance.withUnlimitedTime(outlook.nextBatch(thinning)), pieces, outlook.output(), 1),
+                Expected.of(outlook, start, slowing),
+                setting.inSeason(season, stuck));
+    }
+}
