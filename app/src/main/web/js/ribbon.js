@@ -30,11 +30,12 @@ function draw(r, size) {
     .attr("patternUnits", "userSpaceOnUse").append("path").attr("d", "M0 5 5 0");
 
   const band = (days, kind, below, part = 1) => {
-    if (!days) {
+    // What lies beyond the days drawn is cut off at the edge.
+    if (!days || days[0] > r.days) {
       return;
     }
     svg.append("rect").attr("class", kind)
-      .attr("x", x(days[0])).attr("width", Math.max(2, x(days[1]) - x(days[0])))
+      .attr("x", x(days[0])).attr("width", Math.max(2, x(Math.min(days[1], r.days)) - x(days[0])))
       .attr("y", below ? soil : soil - size.depth * part).attr("height", size.depth * part);
   };
   band(r.callus, "band-callus", false, 0.5);
@@ -100,7 +101,7 @@ function labels(svg, r, size, soil, x) {
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
   const stuck = `${r.stuckWord ?? "stuck"} ${day(r.stuck)}`;
   add(r.stuck, r.taken === r.stuck ? stuck : `${r.takenWord ?? "cut"} ${day(r.taken)}, ${stuck}`, false);
-  if (r.firstSign) {
+  if (r.firstSign && r.firstSign[0] <= r.days) {
     add((r.firstSign[0] + r.firstSign[1]) / 2, `${r.firstSignWord ?? "first sign"} ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
   }
   add((r.ready[0] + r.ready[1]) / 2, `${r.readyWord ?? "ready"} ${day(r.ready[0])}–${day(r.ready[1])}`, r.readyBelow);

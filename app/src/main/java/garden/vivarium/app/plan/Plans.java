@@ -41,9 +41,6 @@ public class Plans {
 
     private static final int YEARS_AHEAD = 5;
 
-    /** Ways that take much longer than the day due leave the shared axis rather than squeeze the others. */
-    private static final int AXIS_BEYOND_DUE = 120;
-
     private final PlanRepository plans;
     private final Stock stock;
     private final Batches batches;
@@ -92,14 +89,8 @@ public class Plans {
                     evidence.outlook(p, plant.plant().name(), plant.plant().group());
             planned.put(p, WayPlan.of(outlook, aim, setting, limit, start));
         }
-        LocalDate until = planned.values().stream()
-                .map(w -> w.expected().end())
-                .filter(end -> end.isBefore(aim.due().plusDays(AXIS_BEYOND_DUE)))
-                .max(Comparator.naturalOrder())
-                .filter(end -> end.isAfter(aim.due()))
-                .orElse(aim.due());
         List<WayRow> rows = planned.entrySet().stream()
-                .map(e -> row(e.getKey(), e.getValue(), plant, aim, until))
+                .map(e -> row(e.getKey(), e.getValue(), plant, aim))
                 .sorted(order.comparator())
                 .toList();
         String wanted = form.way() != null
@@ -324,8 +315,8 @@ public class Plans {
         return stock.find(stockPlant).flatMap(p -> overTaken(p, taken)).isPresent();
     }
 
-    private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, LocalDate until) {
-        Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), until);
+    private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim) {
+        Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
         double own = plan.outlook().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
                 .sum();

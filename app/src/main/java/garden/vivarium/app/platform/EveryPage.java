@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import org.springframework.beans.propertyeditors.StringTrimmerEditor;
+import org.springframework.util.StringUtils;
 import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.InitBinder;
@@ -25,7 +26,7 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
-        if (path.startsWith("/wrong") && request.getParameter("stock") != null) {
+        if (path.startsWith("/wrong") && StringUtils.hasText(request.getParameter("stock"))) {
             return "stock";
         }
         if (path.startsWith("/batches") || path.startsWith("/wrong")) {
