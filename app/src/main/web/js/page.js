@@ -5,6 +5,7 @@ const starts = {
   "[data-curves]": () => import("./curve.js"),
   "[data-bench]": () => import("./batch/bench.js"),
   "[data-round]": () => import("./round/round.js"),
+  "[data-typed]": () => import("./refill.js"),
   "[data-live-form]": () => import("./live-form.js"),
   "[data-family]": () => import("./family.js"),
   "[data-start-or-take]": () => import("./start-or-take.js"),

@@ -103,7 +103,6 @@ create table care (
     outcome varchar(20),
     outcome_on date,
     course uuid,
-    note varchar(500),
     person_name varchar(80),
     made_at datetime(6) not null,
     constraint care_nursery foreign key (nursery_id) references nursery (id),

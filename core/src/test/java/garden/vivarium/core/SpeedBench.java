@@ -105,7 +105,7 @@ class SpeedBench {
         print(
                 "expected young plants of the %d ways".formatted(soft.size()),
                 () -> soft.forEach(o ->
-                        WayPlan.of(o, aim, setting, OptionalInt.of(80), start).harvest(60)));
+                        WayPlan.of(o, aim, setting, OptionalInt.of(80), start).youngPlants(60)));
         print(
                 "plan, all %d ways of the guide".formatted(all.size()),
                 () -> all.forEach(o -> WayPlan.of(o, aim, setting, OptionalInt.of(80), start)));

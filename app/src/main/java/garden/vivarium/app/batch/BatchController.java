@@ -1,11 +1,10 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.care.CareBook;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.looks.Refusal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -90,7 +89,7 @@ class BatchController {
             @RequestParam LocalDate stuckOn,
             @RequestParam int stuck,
             RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.stick(code, stuckOn, stuck);
             return "%d stuck.".formatted(stuck);
         });
@@ -103,7 +102,7 @@ class BatchController {
             @RequestParam int pieces,
             @RequestParam int youngPlants,
             RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.move(code, movedOn, pieces, youngPlants);
             return "%d pieces moved, %d young plants.".formatted(pieces, youngPlants);
         });
@@ -116,7 +115,7 @@ class BatchController {
             @RequestParam int youngPlants,
             @RequestParam int spent,
             RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.separate(code, movedOn, youngPlants, spent);
             return "%d young plants taken%s."
                     .formatted(youngPlants, spent > 0 ? ", %d pieces spent".formatted(spent) : "; the pieces stay");
@@ -130,7 +129,7 @@ class BatchController {
             @RequestParam LocalDate saidOn,
             @RequestParam(defaultValue = "false") boolean notYet,
             RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.say(code, stage, saidOn, !notYet);
             return notYet ? "Not yet; the round asks again." : "Written down.";
         });
@@ -139,7 +138,7 @@ class BatchController {
     @PostMapping("/batches/{code}/settle")
     String settle(
             @PathVariable String code, @RequestParam UUID potting, @RequestParam int settled, RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.settle(code, potting, today.date(), settled);
             return "%d settled.".formatted(settled);
         });
@@ -147,7 +146,7 @@ class BatchController {
 
     @PostMapping("/batches/{code}/give-up")
     String giveUp(@PathVariable String code, RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.giveUp(code, today.date());
             return "The rest is written off as stalled; take that check back if one wakes after all.";
         });
@@ -155,22 +154,9 @@ class BatchController {
 
     @PostMapping("/batches/{code}/checks/{check}/take-back")
     String takeBack(@PathVariable String code, @PathVariable UUID check, RedirectAttributes next) {
-        return tell(code, next, () -> {
+        return Deeds.tell(next, "/batches/" + code, () -> {
             batches.takeBack(code, check);
             return "Taken back; the history keeps it, struck through.";
         });
-    }
-
-    private interface Deed {
-        String done();
-    }
-
-    private static String tell(String code, RedirectAttributes next, Deed deed) {
-        try {
-            next.addFlashAttribute("said", deed.done());
-        } catch (Problem | Refusal p) {
-            next.addFlashAttribute("refused", p.getMessage());
-        }
-        return "redirect:/batches/" + code;
     }
 }

@@ -1,8 +1,8 @@
 package garden.vivarium.app.calendar;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -50,16 +50,15 @@ class CalendarController {
 
     @PostMapping
     String make(@RequestParam(required = false) String name, RedirectAttributes next) {
-        try {
-            String address = ServletUriComponentsBuilder.fromCurrentContextPath()
-                    .path("/calendar/feed/{token}.ics")
-                    .buildAndExpand(feeds.make(name))
-                    .toUriString();
-            next.addFlashAttribute("address", address);
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-        }
-        return "redirect:/calendar";
+        return Deeds.tell(next, "/calendar", () -> {
+            next.addFlashAttribute(
+                    "address",
+                    ServletUriComponentsBuilder.fromCurrentContextPath()
+                            .path("/calendar/feed/{token}.ics")
+                            .buildAndExpand(feeds.make(name))
+                            .toUriString());
+            return "An address is made.";
+        });
     }
 
     @PostMapping("/{id}/withdraw")

@@ -33,7 +33,6 @@ class Care extends NurseryRow {
 
     private LocalDate outcomeOn;
     private UUID course;
-    private String note;
     private String personName;
     private Instant madeAt;
 
@@ -64,12 +63,9 @@ class Care extends NurseryRow {
         askOn = day;
     }
 
-    void turnedOut(Outcome how, LocalDate day, String remark) {
+    void turnedOut(Outcome how, LocalDate day) {
         outcome = how;
         outcomeOn = day;
-        if (remark != null) {
-            note = remark;
-        }
     }
 
     UUID course() {
@@ -93,7 +89,6 @@ class Care extends NurseryRow {
                 outcome,
                 outcomeOn,
                 course,
-                note,
                 personName);
     }
 }

@@ -98,12 +98,9 @@ public class CareBook {
 
     /** Says how a treatment turned out; what is kept is not asked for again. */
     @Transactional
-    public CareView turnedOut(UUID id, Outcome outcome, String note) {
-        if (note != null && note.length() > 500) {
-            throw new Problem("note", "Shorten the note to 500 characters.");
-        }
+    public CareView turnedOut(UUID id, Outcome outcome) {
         Care care = care(id);
-        care.turnedOut(outcome, today.date(), note);
+        care.turnedOut(outcome, today.date());
         return care.view();
     }
 

@@ -1,6 +1,5 @@
 package garden.vivarium.app.care;
 
-import garden.vivarium.app.platform.Problem;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,28 +23,14 @@ class CareController {
     String done(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean stay, RedirectAttributes next) {
         CareView done = care.done(id);
         next.addFlashAttribute("said", "%s: %s. Done.".formatted(done.subject().code(), done.what()));
-        return back(done, stay);
+        return "redirect:" + (stay ? done.subject().sheet() : "/round");
     }
 
     @PostMapping("/{id}/outcome")
-    String outcome(
-            @PathVariable UUID id,
-            @RequestParam Outcome outcome,
-            @RequestParam(required = false) String note,
-            @RequestParam(defaultValue = "false") boolean stay,
-            RedirectAttributes next) {
-        try {
-            CareView told = care.turnedOut(id, outcome, note);
-            next.addFlashAttribute(
-                    "said", "%s: %s; %s. Kept.".formatted(told.subject().code(), told.what(), outcome.words()));
-            return back(told, stay);
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-            return "redirect:/round";
-        }
-    }
-
-    private static String back(CareView care, boolean stay) {
-        return "redirect:" + (stay ? care.subject().sheet() : "/round");
+    String outcome(@PathVariable UUID id, @RequestParam Outcome outcome, RedirectAttributes next) {
+        CareView told = care.turnedOut(id, outcome);
+        next.addFlashAttribute(
+                "said", "%s: %s; %s. Kept.".formatted(told.subject().code(), told.what(), outcome.words()));
+        return "redirect:/round";
     }
 }

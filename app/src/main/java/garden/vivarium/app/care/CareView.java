@@ -16,5 +16,4 @@ public record CareView(
         Outcome outcome,
         LocalDate outcomeOn,
         UUID course,
-        String note,
         String person) {}

@@ -10,7 +10,6 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
@@ -87,36 +86,18 @@ class DemoBatches {
 
     private static NewBatch wanted(
             Planned p, StockPlantView parent, PlaceView place, LocalDate takenOn, int taken, LocalDate stuckOn) {
-        Protocol protocol = p.protocol();
-        boolean otherwise = p.ways().treatment() != null;
-        return new NewBatch(
-                parent.plant(),
-                parent.id(),
-                null,
-                place.id(),
-                null,
-                null,
-                protocol.key(),
-                protocol.version(),
-                protocol.method(),
-                protocol.medium(),
-                otherwise ? p.ways().treatment() : String.join(";", protocol.wayTreatment()),
-                otherwise ? "no hormone 0.3%" : null,
-                takenOn,
-                taken,
-                stuckOn,
-                p.ways().stuck(),
-                p.ways().tray() == null ? null : p.ways().tray().get(0),
-                p.ways().tray() == null ? null : p.ways().tray().get(1),
-                protocol.vessel().words(),
-                StockState.GROWING,
-                protocol.piece().kind(),
-                protocol.piece().lengthMm().orElse(null),
-                protocol.piece().nodes().orElse(null),
-                protocol.firstSign().isEmpty(),
-                1,
-                null,
-                null);
+        NewBatch.Draft draft = NewBatch.by(p.protocol())
+                .of(parent.plant(), parent.id(), place.id())
+                .taken(takenOn, taken)
+                .stuck(stuckOn, p.ways().stuck())
+                .measured();
+        if (p.ways().treatment() != null) {
+            draft.treated(p.ways().treatment(), "no hormone 0.3%");
+        }
+        if (p.ways().tray() != null) {
+            draft.inTray(p.ways().tray().get(0), p.ways().tray().get(1));
+        }
+        return draft.made();
     }
 
     /** Says that what was planted asleep woke; false where it sleeps still. */

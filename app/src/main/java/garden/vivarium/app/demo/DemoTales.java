@@ -76,68 +76,25 @@ class DemoTales {
     void recut(DemoBook.Recut recut, BatchView batch, StockPlantView mother, PlaceView place) {
         Protocol p = guide.protocol(recut.protocol()).orElseThrow();
         LocalDate day = today.date().minusDays(recut.ago());
-        batches.make(new NewBatch(
-                mother.plant(),
-                batch.stockPlantId(),
-                batch.id(),
-                place.id(),
-                null,
-                null,
-                p.key(),
-                p.version(),
-                p.method(),
-                p.medium(),
-                String.join(";", p.wayTreatment()),
-                null,
-                day,
-                recut.pieces(),
-                day,
-                recut.pieces(),
-                null,
-                null,
-                p.vessel().words(),
-                StockState.GROWING,
-                p.piece().kind(),
-                null,
-                null,
-                false,
-                3,
-                null,
-                null));
+        batches.make(NewBatch.by(p)
+                .of(mother.plant(), batch.stockPlantId(), place.id())
+                .cutAgainFrom(batch.id())
+                .taken(day, recut.pieces())
+                .stuck(day, recut.pieces())
+                .perPot(3)
+                .made());
     }
 
     /** Offsets cut some days ago whose wounds have dried. */
     void drying(StockPlantView parent, PlaceView place) {
         Protocol p = guide.protocol("offset-in-gritty-mix").orElseThrow();
         LocalDate day = today.date().minusDays(3);
-        batches.make(new NewBatch(
-                parent.plant(),
-                parent.id(),
-                null,
-                place.id(),
-                null,
-                null,
-                p.key(),
-                p.version(),
-                p.method(),
-                p.medium(),
-                String.join(";", p.wayTreatment()),
-                null,
-                day,
-                9,
-                null,
-                null,
-                null,
-                null,
-                p.vessel().words(),
-                StockState.GROWING,
-                p.piece().kind(),
-                null,
-                null,
-                false,
-                1,
-                8,
-                12));
+        batches.make(NewBatch.by(p)
+                .of(parent.plant(), parent.id(), place.id())
+                .taken(day, 9)
+                .measured()
+                .guessed(8, 12)
+                .made());
         stock.cut(parent.id(), 9, day, false);
     }
 
@@ -173,7 +130,7 @@ class DemoTales {
                 today.date().minusDays(c.ago()),
                 cause.askAfter());
         if (c.outcome() != null) {
-            care.turnedOut(done.id(), c.outcome(), null);
+            care.turnedOut(done.id(), c.outcome());
         }
     }
 

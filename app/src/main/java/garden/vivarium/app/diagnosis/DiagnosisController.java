@@ -2,8 +2,8 @@ package garden.vivarium.app.diagnosis;
 
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Symptom;
@@ -46,6 +46,7 @@ class DiagnosisController {
                 patient.subject().kind() == Subject.Kind.BATCH ? Symptom.Where.PIECE : Symptom.Where.STOCK;
         List<Symptom> offered =
                 guide.symptoms().stream().filter(s -> s.on().contains(where)).toList();
+        model.addAttribute("here", patient.subject().kind() == Subject.Kind.BATCH ? "benches" : "stock");
         model.addAttribute("patient", patient);
         model.addAttribute("batch", batch);
         model.addAttribute("stock", stock);
@@ -78,15 +79,10 @@ class DiagnosisController {
             throw new Missing("nothing to log there");
         }
         Symptom.Cause chosen = symptom.causes().get(cause);
-        try {
+        return Deeds.tell(next, patient.subject().sheet(), () -> {
             care.did(patient.subject(), chosen.care(), seen, chosen.cause(), today.date(), chosen.askAfter());
-            next.addFlashAttribute(
-                    "said",
-                    "Logged: %s. In %d days the round asks whether it worked."
-                            .formatted(chosen.care(), chosen.askAfter()));
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-        }
-        return "redirect:" + patient.subject().sheet();
+            return "Logged: %s. In %d days the round asks whether it worked."
+                    .formatted(chosen.care(), chosen.askAfter());
+        });
     }
 }

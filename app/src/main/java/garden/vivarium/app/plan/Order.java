@@ -1,19 +1,21 @@
 package garden.vivarium.app.plan;
 
 import java.util.Comparator;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
 
 /** By what a grower wants the ways put in order. Ways that can be done come first in each. */
 public enum Order {
-    FEWEST("fewest pieces", Comparator.comparing(WayRow::pieces)),
-    SUREST("surest with what the stock bears", Comparator.comparing((WayRow r) -> -r.chanceWithAll())),
-    SOONEST(
-            "soonest ready",
-            Comparator.comparing((WayRow r) -> r.plan().expected().ready().to()));
+    FEWEST("fewest pieces", WayRow::pieces),
+    SUREST("surest with what the stock bears", r -> -r.plan().chance(r.plan().piecesAtMost())),
+    SOONEST("soonest ready", r -> r.plan().expected().ready().to().toEpochDay());
 
     private final String words;
-    private final Comparator<WayRow> by;
+    private final ToDoubleFunction<WayRow> by;
 
-    Order(String words, Comparator<WayRow> by) {
+    Order(String words, ToDoubleFunction<WayRow> by) {
         this.words = words;
         this.by = by;
     }
@@ -22,9 +24,14 @@ public enum Order {
         return words;
     }
 
-    Comparator<WayRow> comparator() {
-        return Comparator.comparing((WayRow r) -> !r.isFeasible())
-                .thenComparing(by)
-                .thenComparing(r -> -r.weightOfOwn());
+    List<WayRow> sorted(List<WayRow> rows) {
+        // A chance is dear to reckon, and a sort would ask for it many times.
+        Map<WayRow, Double> keys = new IdentityHashMap<>();
+        rows.forEach(r -> keys.put(r, by.applyAsDouble(r)));
+        return rows.stream()
+                .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())
+                        .thenComparing(keys::get)
+                        .thenComparing(r -> -r.weightOfOwn()))
+                .toList();
     }
 }

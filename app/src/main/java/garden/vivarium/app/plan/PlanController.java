@@ -45,14 +45,16 @@ class PlanController {
     private static final int UNCOUNTED = 10;
 
     private final Plans plans;
+    private final Ways ways;
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
     private final Says says;
     private final Today today;
 
-    PlanController(Plans plans, Stock stock, Protocols protocols, Guide guide, Says says, Today today) {
+    PlanController(Plans plans, Ways ways, Stock stock, Protocols protocols, Guide guide, Says says, Today today) {
         this.plans = plans;
+        this.ways = ways;
         this.stock = stock;
         this.protocols = protocols;
         this.guide = guide;
@@ -106,7 +108,7 @@ class PlanController {
             return new Chance(null, "That cannot be reckoned; look at the fields above.");
         }
         try {
-            return plans.chosen(plant.get(), form)
+            return ways.way(plant.get(), form)
                     .map(row -> row.plan().chance(form.take()))
                     .map(c -> new Chance(c, says.percent(c)))
                     .orElseGet(() -> new Chance(null, "There is no such way."));
@@ -185,7 +187,7 @@ class PlanController {
             int pieces = form.take() != null && believable ? form.take() : usual(plant.get());
             model.addAttribute("makingRefused", !believable);
             model.addAttribute("plant", plant.get());
-            model.addAttribute("makings", plans.makings(plant.get(), pieces));
+            model.addAttribute("makings", ways.makings(plant.get(), pieces));
             model.addAttribute("makingPieces", pieces);
             model.addAttribute("usualPieces", usual(plant.get()));
         }
@@ -193,18 +195,18 @@ class PlanController {
                 List.of("stock", "wanted", "perPot", "due", "sure").stream().noneMatch(wrong::hasFieldErrors);
         if (asked && plant.isPresent() && typedWell) {
             try {
-                List<WayRow> ways = plans.ways(plant.get(), form, by);
+                List<WayRow> found = ways.ways(plant.get(), form, by);
                 model.addAttribute("plant", plant.get());
-                model.addAttribute("ways", ways);
+                model.addAttribute("ways", found);
                 model.addAttribute("by", by);
                 model.addAttribute("orders", Order.values());
-                model.addAttribute("young", plans.isNurseryYoung());
-                ways.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
+                model.addAttribute("young", ways.isNurseryYoung());
+                found.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
                     model.addAttribute("chosen", row);
                     model.addAttribute(
                             "startOrTake", StartOrTake.of(form, row, plant.get().piecesNow(), today.date()));
-                    model.addAttribute("warnings", plans.warnings(plant.get(), row));
-                    model.addAttribute("needsWord", plans.needsWord(plant.get(), row));
+                    model.addAttribute("warnings", ways.warnings(plant.get(), row));
+                    model.addAttribute("needsWord", ways.needsWord(plant.get(), row));
                     model.addAttribute(
                             "cautions", guide.cautions(plant.get().plant().group(), row.protocol()));
                 });

@@ -2,8 +2,8 @@ package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.Ribbon;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.plan.Harvest;
 import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.plan.YoungPlants;
 import java.util.Optional;
 
 /**
@@ -13,8 +13,9 @@ import java.util.Optional;
  * @param plan what it asks and promises
  * @param ribbon its life, on the axis that all ways share
  * @param weightOfOwn pieces of this nursery that the rate rests on
- * @param harvest young plants in time, if the number to take is taken; empty where none would do
+ * @param youngPlants young plants in time, if the number to take is taken; empty where none would do
  * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
+ * @param better a start in season that needs fewer pieces, where this one is out of season and there is one
  * @param chosen whether it is the one looked at
  */
 public record WayRow(
@@ -22,8 +23,9 @@ public record WayRow(
         WayPlan plan,
         Ribbon ribbon,
         int weightOfOwn,
-        Optional<Harvest> harvest,
+        Optional<YoungPlants> youngPlants,
         Optional<String> obstacle,
+        Optional<WayPlan.Better> better,
         boolean chosen) {
 
     /** Whether it can be done with this stock, started on the day asked. */
@@ -35,12 +37,7 @@ public record WayRow(
         return plan.take().map(t -> t.pieces()).orElse(Integer.MAX_VALUE);
     }
 
-    /** The chance with all that the stock bears. */
-    double chanceWithAll() {
-        return plan.chance(plan.piecesAtMost());
-    }
-
     WayRow asChosen(boolean yes) {
-        return new WayRow(protocol, plan, ribbon, weightOfOwn, harvest, obstacle, yes);
+        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, yes);
     }
 }

@@ -3,7 +3,6 @@ package garden.vivarium.app.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import org.springframework.beans.propertyeditors.StringTrimmerEditor;
-import org.springframework.util.StringUtils;
 import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.InitBinder;
@@ -26,10 +25,7 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
-        if (path.startsWith("/wrong") && StringUtils.hasText(request.getParameter("stock"))) {
-            return "stock";
-        }
-        if (path.startsWith("/batches") || path.startsWith("/wrong")) {
+        if (path.startsWith("/batches")) {
             return "benches";
         }
         if (path.startsWith("/calendar")) {

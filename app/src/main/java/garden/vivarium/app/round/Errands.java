@@ -11,6 +11,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,15 +38,15 @@ class Errands {
         this.says = says;
     }
 
-    /** All errands of the day. */
-    List<Errand> of(LocalDate day) {
+    /** All errands of the day, among these stock plants. */
+    List<Errand> of(LocalDate day, Collection<StockPlantView> all) {
         Map<UUID, PlaceView> places =
                 stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
         List<Errand> errands = new ArrayList<>();
         care.due(day).forEach(c -> errands.add(treat(c, places, day)));
         care.asking(day).forEach(c -> errands.add(judge(c, places)));
         Map<UUID, LocalDate> seen = stock.lastLooks();
-        for (StockPlantView s : stock.live()) {
+        for (StockPlantView s : all.stream().filter(s -> !s.isRetired()).toList()) {
             quarantine(s, day).ifPresent(errands::add);
             asleep(s, seen.get(s.id()), day).ifPresent(errands::add);
             dyingFlower(s, seen.get(s.id()), day).ifPresent(errands::add);

@@ -1,8 +1,7 @@
 package garden.vivarium.app.round;
 
 import garden.vivarium.app.batch.Task;
-import garden.vivarium.app.platform.Problem;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.app.platform.Deeds;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,12 +35,7 @@ class RoundController {
             @RequestParam(required = false) UUID potting,
             @RequestParam(defaultValue = "false") boolean notYet,
             RedirectAttributes next) {
-        try {
-            next.addFlashAttribute("said", rounds.done(kind, code, potting, notYet));
-            next.addFlashAttribute("saidOf", code);
-        } catch (Problem | Refusal p) {
-            next.addFlashAttribute("refused", p.getMessage());
-        }
-        return "redirect:/round";
+        next.addFlashAttribute("saidOf", code);
+        return Deeds.tell(next, "/round", () -> rounds.done(kind, code, potting, notYet));
     }
 }

@@ -88,7 +88,7 @@ class Rounds {
                         .add(new Item(null, null, start(plan, parent), null));
             }
         }
-        for (Errand errand : errands.of(day)) {
+        for (Errand errand : errands.of(day, parents.values())) {
             byPlace.computeIfAbsent(errand.place(), p -> new ArrayList<>()).add(new Item(null, null, null, errand));
         }
         coming.sort(Comparator.comparing(i -> i.task().due()));

@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Unreadable;
@@ -35,14 +36,12 @@ class ProtocolController {
 
     @PostMapping("/copy")
     String copy(@PathVariable String key, @RequestParam(required = false) String name, RedirectAttributes next) {
-        try {
-            Protocol own = protocols.copy(key, name);
-            next.addFlashAttribute("said", "Copied. Change what you do otherwise; the guide stays as it is.");
-            return "redirect:/guide/" + own.key() + "/change";
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-            return "redirect:/guide/" + key;
-        }
+        return Deeds.lead(
+                next,
+                "/guide/" + key,
+                () -> new Deeds.Done(
+                        "Copied. Change what you do otherwise; the guide stays as it is.",
+                        "/guide/" + protocols.copy(key, name).key() + "/change"));
     }
 
     @GetMapping("/change")

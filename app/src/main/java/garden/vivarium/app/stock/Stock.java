@@ -145,12 +145,15 @@ public class Stock {
         return view(known);
     }
 
-    /** Pieces were cut from it, or taken from the lot, on a day. */
+    /**
+     * Pieces were cut from it, or taken from the lot, on a day.
+     *
+     * @param hard whether a hard cut was meant; more than it bears well is one anyway
+     */
     @Transactional
     public void cut(UUID id, int pieces, LocalDate day, boolean hard) {
         StockPlant plant = stock.findById(id).orElseThrow(() -> new Missing("no such stock plant"));
-        plant.cut(pieces, day, hard, rhythm(plant));
-        harvests.save(new Harvest(id, day, pieces, hard));
+        harvests.save(new Harvest(id, day, pieces, plant.cut(pieces, day, hard, rhythm(plant))));
     }
 
     /** What was cut from it, the last first. */

@@ -96,12 +96,18 @@ class StockPlant extends NurseryRow {
         state = how;
     }
 
-    /** Pieces were cut. A cut dated before the last count is in that count already. */
-    void cut(int pieces, LocalDate day, boolean hard, PlantGroup.Rhythm rhythm) {
+    /**
+     * Pieces were cut. A cut dated before the last count is in that count already.
+     *
+     * @return whether it was hard: meant so, or more than it bears well
+     */
+    boolean cut(int pieces, LocalDate day, boolean meant, PlantGroup.Rhythm rhythm) {
+        boolean sinceCounted = countedOn != null && !day.isBefore(countedOn);
+        boolean hard = meant || (sinceCounted && regrowth(rhythm).isHard(pieces, day));
         if (lastCutOn != null && day.isBefore(lastCutOn)) {
-            return;
+            return hard;
         }
-        if (countedOn != null && !day.isBefore(countedOn)) {
+        if (sinceCounted) {
             piecesNow =
                     regrowth(rhythm).bears(day).map(Regrowth.Bearing::pieces).orElse(piecesNow);
             countedOn = day;
@@ -114,6 +120,7 @@ class StockPlant extends NurseryRow {
         if (kind == StockKind.LOT && piecesNow != null && piecesNow <= pieces) {
             state = StockState.RETIRED;
         }
+        return hard;
     }
 
     void restSeen(LocalDate day) {

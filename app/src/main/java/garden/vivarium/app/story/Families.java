@@ -7,7 +7,6 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.family.FamilyTree;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -47,9 +46,7 @@ class Families {
      */
     record Line(
             String id,
-            int generation,
             int parent,
-            int descendants,
             String kind,
             String name,
             String detail,
@@ -100,25 +97,12 @@ class Families {
                                     0));
         }
         FamilyTree tree = FamilyTree.of(family);
-        List<Line> lines =
-                tree.lines().stream().map(l -> line(l, plants, kin, id)).toList();
         return new Family(
                 plants.containsKey(eldest)
                         ? plants.get(eldest).code()
                         : kin.get(eldest).code(),
-                generations(lines),
-                lines);
-    }
-
-    /** Stock plants in a row at most, each a young plant of the one before. */
-    private static int generations(List<Line> lines) {
-        int[] plantsAbove = new int[lines.size()];
-        for (int i = 0; i < lines.size(); i++) {
-            Line line = lines.get(i);
-            plantsAbove[i] = (line.parent() < 0 ? 0 : plantsAbove[line.parent()])
-                    + (line.kind().equals("batch") ? 0 : 1);
-        }
-        return Arrays.stream(plantsAbove).max().orElse(0);
+                tree.generations(),
+                tree.lines().stream().map(l -> line(l, plants, kin, id)).toList());
     }
 
     private static UUID eldest(UUID from, Map<UUID, UUID> parents) {
@@ -155,9 +139,7 @@ class Families {
         if (plant != null) {
             return new Line(
                     l.member().id(),
-                    l.generation(),
                     l.parentLine(),
-                    l.descendants(),
                     plant.isLot() ? "lot" : "plant",
                     plant.code(),
                     plant.plant().name()
@@ -171,9 +153,7 @@ class Families {
         BatchReads.Kin batch = kin.get(id);
         return new Line(
                 l.member().id(),
-                l.generation(),
                 l.parentLine(),
-                l.descendants(),
                 "batch",
                 batch.code(),
                 "%s, %s%s"

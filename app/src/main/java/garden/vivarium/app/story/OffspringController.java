@@ -4,15 +4,16 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
-import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
@@ -37,20 +38,22 @@ class OffspringController {
     private final Batches batches;
     private final Stock stock;
     private final Protocols protocols;
-    private final Today today;
+    private final Guide guide;
 
-    OffspringController(Batches batches, Stock stock, Protocols protocols, Today today) {
+    OffspringController(Batches batches, Stock stock, Protocols protocols, Guide guide) {
         this.batches = batches;
         this.stock = stock;
         this.protocols = protocols;
-        this.today = today;
+        this.guide = guide;
     }
 
     @GetMapping("/offspring")
     String ask(@PathVariable String code, Model model) {
         BatchView batch = batches.find(code);
         model.addAttribute("batch", batch);
-        model.addAttribute("ways", protocols.suiting(batch.group()));
+        List<Protocol> ways = protocols.suiting(batch.group());
+        model.addAttribute("ways", ways);
+        model.addAttribute("cautions", guide.cautions(batch.group(), ways));
         model.addAttribute("places", stock.places());
         return "story/offspring";
     }
@@ -58,11 +61,11 @@ class OffspringController {
     @PostMapping("/keep")
     String keep(
             @PathVariable String code,
-            @RequestParam String place,
+            @RequestParam(required = false) String place,
             @RequestParam(required = false) Integer piece,
             RedirectAttributes next) {
         BatchView batch = batches.find(code);
-        try {
+        return Deeds.lead(next, "/batches/" + code + "/offspring", () -> {
             refuseBlank("place", place);
             if (piece != null && (piece < 1 || piece > batch.stuck())) {
                 throw new Problem("piece", "%s has pieces 1 to %d.".formatted(code, batch.stuck()));
@@ -81,12 +84,8 @@ class OffspringController {
                             null),
                     batch.id(),
                     piece);
-            next.addFlashAttribute("said", "Kept as %s.".formatted(kept.code()));
-            return "redirect:/stock/" + kept.id();
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-            return "redirect:/batches/" + code + "/offspring";
-        }
+            return new Deeds.Done("Kept as %s.".formatted(kept.code()), "/stock/" + kept.id());
+        });
     }
 
     @PostMapping("/recut")
@@ -95,12 +94,12 @@ class OffspringController {
             @RequestParam String way,
             @RequestParam int pieces,
             @RequestParam LocalDate cutOn,
-            @RequestParam String place,
+            @RequestParam(name = "where", required = false) String where,
             RedirectAttributes next) {
         BatchView batch = batches.find(code);
         Protocol protocol = protocols.current(way).orElseThrow(() -> new Missing("no such way"));
-        try {
-            refuseBlank("place", place);
+        return Deeds.lead(next, "/batches/" + code + "/offspring", () -> {
+            refuseBlank("where", where);
             if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
                 throw new Problem("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
             }
@@ -112,41 +111,17 @@ class OffspringController {
                     .ifPresent(f -> {
                         throw new Problem("way", f.words());
                     });
-            boolean dries = protocol.callus().isPresent();
-            BatchView made = batches.make(new NewBatch(
-                    plant(batch),
-                    batch.stockPlantId(),
-                    batch.id(),
-                    stock.placeNamed(place.strip(), Climate.HEATED).id(),
-                    null,
-                    null,
-                    protocol.key(),
-                    protocol.version(),
-                    protocol.method(),
-                    protocol.medium(),
-                    String.join(";", protocol.wayTreatment()),
-                    null,
-                    cutOn,
-                    pieces,
-                    dries ? null : cutOn,
-                    dries ? null : pieces,
-                    null,
-                    null,
-                    protocol.vessel().words(),
-                    null,
-                    protocol.piece().kind(),
-                    null,
-                    null,
-                    protocol.firstSign().isEmpty(),
-                    1,
-                    null,
-                    null));
-            next.addFlashAttribute("said", "Write the label now: " + made.label() + minding(findings));
-            return "redirect:/batches/" + made.code();
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-            return "redirect:/batches/" + code + "/offspring";
-        }
+            NewBatch.Draft cut = NewBatch.by(protocol)
+                    .of(
+                            plant(batch),
+                            batch.stockPlantId(),
+                            stock.placeNamed(where.strip(), Climate.HEATED).id())
+                    .cutAgainFrom(batch.id())
+                    .taken(cutOn, pieces);
+            BatchView made = batches.make((protocol.callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
+            return new Deeds.Done(
+                    "Write the label now: " + made.label() + minding(findings), "/batches/" + made.code());
+        });
     }
 
     /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */

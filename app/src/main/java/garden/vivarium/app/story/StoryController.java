@@ -2,12 +2,14 @@ package garden.vivarium.app.story;
 
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -29,19 +31,23 @@ class StoryController {
     private final Families families;
     private final Stock stock;
     private final CareBook care;
+    private final Guide guide;
     private final Today today;
 
-    StoryController(Stories stories, Families families, Stock stock, CareBook care, Today today) {
+    StoryController(Stories stories, Families families, Stock stock, CareBook care, Guide guide, Today today) {
         this.stories = stories;
         this.families = families;
         this.stock = stock;
         this.care = care;
+        this.guide = guide;
         this.today = today;
     }
 
     @GetMapping
     String sheet(@PathVariable UUID id, Model model) {
-        model.addAttribute("s", stories.sheet(id));
+        StorySheet sheet = stories.sheet(id);
+        model.addAttribute("s", sheet);
+        model.addAttribute("cautions", guide.cautions(sheet.group()));
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());
         return "story/sheet";
@@ -63,7 +69,7 @@ class StoryController {
             @RequestParam StockState state,
             @RequestParam(required = false) String note,
             RedirectAttributes next) {
-        return tell(id, next, () -> {
+        return Deeds.tell(next, "/stock/" + id, () -> {
             StockPlantView plant = stock.look(id, lookedOn, pieces, shoots, state, note);
             return "%s looked at: %s.".formatted(plant.code(), plant.state().words());
         });
@@ -76,7 +82,7 @@ class StoryController {
             @RequestParam int pieces,
             @RequestParam(defaultValue = "false") boolean hard,
             RedirectAttributes next) {
-        return tell(id, next, () -> {
+        return Deeds.tell(next, "/stock/" + id, () -> {
             today.refuseFuture("cutOn", cutOn);
             if (pieces < 1 || pieces > 5000) {
                 throw new Problem("pieces", "%,d cannot be cut; give 1 to 5,000.".formatted(pieces));
@@ -92,7 +98,7 @@ class StoryController {
             @RequestParam Quarantine.Pest pest,
             @RequestParam LocalDate start,
             RedirectAttributes next) {
-        return tell(id, next, () -> {
+        return Deeds.tell(next, "/stock/" + id, () -> {
             if (start.isBefore(today.date().minusYears(1))
                     || start.isAfter(today.date().plusYears(1))) {
                 throw new Problem("start", "%s is not within a year of today; give a nearer day.".formatted(start));
@@ -112,7 +118,7 @@ class StoryController {
 
     @PostMapping("/lift")
     String lift(@PathVariable UUID id, RedirectAttributes next) {
-        return tell(id, next, () -> {
+        return Deeds.tell(next, "/stock/" + id, () -> {
             stock.quarantine(id, null);
             return "Out of quarantine.";
         });
@@ -140,11 +146,11 @@ class StoryController {
     @PostMapping("/care")
     String care(
             @PathVariable UUID id,
-            @RequestParam String what,
+            @RequestParam(required = false) String what,
             @RequestParam LocalDate doneOn,
             @RequestParam(defaultValue = "0") int askAfter,
             RedirectAttributes next) {
-        return tell(id, next, () -> {
+        return Deeds.tell(next, "/stock/" + id, () -> {
             if (askAfter < 0 || askAfter > 365) {
                 throw new Problem("askAfter", "Ask after 0 to 365 days.");
             }
@@ -160,18 +166,5 @@ class StoryController {
 
     private StockPlantView plant(UUID id) {
         return stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
-    }
-
-    private interface Deed {
-        String done();
-    }
-
-    private static String tell(UUID id, RedirectAttributes next, Deed deed) {
-        try {
-            next.addFlashAttribute("said", deed.done());
-        } catch (Problem p) {
-            next.addFlashAttribute("refused", p.getMessage());
-        }
-        return "redirect:/stock/" + id;
     }
 }

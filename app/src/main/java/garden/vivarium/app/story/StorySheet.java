@@ -12,6 +12,7 @@ import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Everything that the sheet of a stock plant shows.
@@ -49,4 +50,10 @@ record StorySheet(
         List<Gave> sisters,
         List<CareView> care,
         Optional<BatchReads.Kin> parent,
-        List<StockPlantView> offspring) {}
+        List<StockPlantView> offspring) {
+
+    /** What it gave, and below it what its sisters gave. */
+    public List<Gave> beside() {
+        return Stream.concat(Stream.of(gave), sisters.stream()).toList();
+    }
+}

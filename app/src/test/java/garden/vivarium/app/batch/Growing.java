@@ -42,35 +42,16 @@ public final class Growing {
     /** Tip cuttings in plugs, in a tray of so many rows and columns. */
     public static BatchView tray(
             Batches batches, Guide guide, StockPlantView parent, int rows, int columns, LocalDate day) {
-        NewBatch b = newBatch(guide, "tip-in-plugs", parent, rows * columns, day, day);
-        return batches.make(new NewBatch(
-                b.plant(),
-                b.stockPlantId(),
-                null,
-                b.placeId(),
-                null,
-                null,
-                b.protocol(),
-                b.protocolVersion(),
-                b.method(),
-                b.medium(),
-                b.treatment(),
-                null,
-                day,
-                rows * columns,
-                day,
-                rows * columns,
-                rows,
-                columns,
-                "plug tray",
-                null,
-                null,
-                null,
-                null,
-                false,
-                1,
-                null,
-                null));
+        int pieces = rows * columns;
+        return batches.make(draft(
+                        guide.protocol("tip-in-plugs").orElseThrow(),
+                        parent,
+                        parent.place().id(),
+                        pieces,
+                        day)
+                .stuck(day, pieces)
+                .inTray(rows, columns)
+                .made());
     }
 
     /** Any protocol; {@code stuckOn} null leaves the wounds to dry. */
@@ -104,34 +85,15 @@ public final class Growing {
 
     private static NewBatch newBatch(
             Protocol p, StockPlantView parent, UUID place, int pieces, LocalDate takenOn, LocalDate stuckOn) {
-        return new NewBatch(
-                parent.plant(),
-                parent.id(),
-                null,
-                place,
-                null,
-                null,
-                p.key(),
-                p.version(),
-                p.method(),
-                p.medium(),
-                String.join(";", p.wayTreatment()),
-                null,
-                takenOn,
-                pieces,
-                stuckOn,
-                stuckOn == null ? null : pieces,
-                null,
-                null,
-                "jar",
-                StockState.GROWING,
-                "tip",
-                90,
-                3,
-                false,
-                1,
-                null,
-                null);
+        NewBatch.Draft draft = draft(p, parent, place, pieces, takenOn);
+        return (stuckOn == null ? draft : draft.stuck(stuckOn, pieces)).made();
+    }
+
+    private static NewBatch.Draft draft(Protocol p, StockPlantView parent, UUID place, int pieces, LocalDate takenOn) {
+        return NewBatch.by(p)
+                .of(parent.plant(), parent.id(), place)
+                .taken(takenOn, pieces)
+                .measured();
     }
 
     public static LookCommand count(LocalDate day, int ready, int lost) {

@@ -27,7 +27,7 @@ class CareBookTest extends AtANursery {
         run(() -> care.did(fuchsia(), "fed weakly", null, null, TODAY, 0));
 
         assertThat(in(() -> care.asking(TODAY))).extracting(CareView::id).containsExactly(wiped.id());
-        run(() -> care.turnedOut(wiped.id(), Outcome.PARTLY, null));
+        run(() -> care.turnedOut(wiped.id(), Outcome.PARTLY));
         assertThat(in(() -> care.asking(TODAY))).isEmpty();
         assertThat(in(() -> care.asking(TODAY.plusDays(8)))).hasSize(1);
         assertThat(in(() -> care.record())).isEqualTo(Map.of("wiped off", Map.of(Outcome.PARTLY, 1L)));
@@ -63,7 +63,7 @@ class CareBookTest extends AtANursery {
                 .isInstanceOf(Problem.class);
         UUID mine =
                 in(() -> care.did(fuchsia(), "misted", null, null, TODAY, 3)).id();
-        assertThatThrownBy(() -> elsewhere(() -> care.turnedOut(mine, Outcome.WORKED, null)))
+        assertThatThrownBy(() -> elsewhere(() -> care.turnedOut(mine, Outcome.WORKED)))
                 .isInstanceOf(Missing.class);
         assertThatThrownBy(() -> elsewhere(() -> care.done(mine))).isInstanceOf(Missing.class);
         assertThat(elsewhere(() -> care.of(fuchsia.id()))).isEmpty();

@@ -12,22 +12,22 @@ import org.springframework.beans.factory.annotation.Autowired;
 class MakingsTest extends AtANursery {
 
     @Autowired
-    private Plans plans;
+    private Ways ways;
 
     @Test
     void everyWayOfTheGroupIsThereTheMostYoungPlantsFirst() {
         StockPlantView strep = plant("Streptocarpus ‘Ebb’", "rosette", 40);
-        List<MakingRow> rows = in(() -> plans.makings(strep, 20));
+        List<MakingRow> rows = in(() -> ways.makings(strep, 20));
 
         assertThat(rows)
                 .extracting(r -> r.protocol().key())
                 .containsExactlyInAnyOrderElementsOf(
                         guide.suiting("rosette").stream().map(p -> p.key()).toList());
-        assertThat(rows).extracting(r -> -r.making().harvest().middle()).isSorted();
+        assertThat(rows).extracting(r -> -r.making().youngPlants().middle()).isSorted();
         assertThat(rows.get(0).protocol().key())
                 .as("a leaf cut in sections gives the most")
                 .isEqualTo("leaf-section-in-vermiculite");
-        assertThat(rows.get(0).making().harvest().middle()).isGreaterThan(20);
+        assertThat(rows.get(0).making().youngPlants().middle()).isGreaterThan(20);
         assertThat(rows)
                 .allSatisfy(
                         r -> assertThat(r.minutes()).isEqualTo(2 * r.protocol().minutesPerTen()));

@@ -21,7 +21,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class SeasonsTest extends AtANursery {
 
     @Autowired
-    private Plans plans;
+    private Ways ways;
 
     @ParameterizedTest(name = "{0}, {1}, started {2}: in season {3}")
     @CsvSource({
@@ -52,11 +52,11 @@ class SeasonsTest extends AtANursery {
                         null)));
         PlanForm aim = new PlanForm(parent.id(), 24, 1, start.plusDays(90), 90, start, "tip-in-plugs", null, null);
 
-        WayRow row = current.workingFor(there, () -> plans.ways(parent, aim, Order.FEWEST)).stream()
+        WayRow row = current.workingFor(there, () -> ways.ways(parent, aim, Order.FEWEST)).stream()
                 .filter(WayRow::chosen)
                 .findFirst()
                 .orElseThrow();
-        List<String> warnings = current.workingFor(there, () -> plans.warnings(parent, row));
+        List<String> warnings = current.workingFor(there, () -> ways.warnings(parent, row));
 
         assertThat(row.protocol().key()).isEqualTo("tip-in-plugs");
         assertThat(row.plan().isInSeason()).isEqualTo(in);

@@ -80,12 +80,14 @@ class ErrandsTest extends AtANursery {
     }
 
     private Errand only(String verb) {
-        List<Errand> all = in(() -> errands.of(TODAY));
+        List<Errand> all = in(() -> errands.of(TODAY, stock.all()));
         assertThat(all).extracting(Errand::verb).containsExactly(verb);
         return all.get(0);
     }
 
     private List<String> verbs() {
-        return in(() -> errands.of(TODAY)).stream().map(Errand::verb).toList();
+        return in(() -> errands.of(TODAY, stock.all())).stream()
+                .map(Errand::verb)
+                .toList();
     }
 }

@@ -16,7 +16,6 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -44,6 +43,17 @@ class StoriesTest extends AtANursery {
         assertThat(sheet.harvests())
                 .singleElement()
                 .satisfies(h -> assertThat(h.hard()).isFalse());
+    }
+
+    @Test
+    void moreThanItBearsWellIsKeptAsAHardCutWhoeverCuts() {
+        run(() -> stock.cut(fuchsia.id(), 27, TODAY, false));
+        StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
+
+        assertThat(sheet.harvests())
+                .singleElement()
+                .satisfies(h -> assertThat(h.hard()).isTrue());
+        assertThat(sheet.restsUntil()).as("twice the rest").contains(TODAY.plusDays(42));
     }
 
     @Test
@@ -157,35 +167,12 @@ class StoriesTest extends AtANursery {
     }
 
     private NewBatch recut(BatchView from, int pieces) {
-        NewBatch b = Growing.newBatch(guide, "tip-in-water", fuchsia, pieces, TODAY.minusDays(5), TODAY.minusDays(5));
-        UUID parent = from.stockPlantId();
-        return new NewBatch(
-                b.plant(),
-                parent,
-                from.id(),
-                b.placeId(),
-                null,
-                null,
-                b.protocol(),
-                b.protocolVersion(),
-                b.method(),
-                b.medium(),
-                b.treatment(),
-                null,
-                b.takenOn(),
-                pieces,
-                b.stuckOn(),
-                pieces,
-                null,
-                null,
-                "jar",
-                StockState.GROWING,
-                "tip",
-                60,
-                2,
-                false,
-                3,
-                null,
-                null);
+        return NewBatch.by(guide.protocol("tip-in-water").orElseThrow())
+                .of(fuchsia.plant(), from.stockPlantId(), fuchsia.place().id())
+                .cutAgainFrom(from.id())
+                .taken(TODAY.minusDays(5), pieces)
+                .stuck(TODAY.minusDays(5), pieces)
+                .perPot(3)
+                .made();
     }
 }

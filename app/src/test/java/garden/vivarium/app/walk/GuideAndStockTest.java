@@ -162,6 +162,30 @@ class GuideAndStockTest {
     }
 
     @Test
+    void aHardCutIsWrittenDownAndItsRecoveryCounted() {
+        StockPlantView sage = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
+        browser.open("/stock/" + sage.id());
+        browser.press("section[aria-labelledby=rhythm] summary");
+        assertThat(browser.text("section[aria-labelledby=rhythm]")).contains("Sharp blade");
+        browser.type("cutOn", TODAY.minusDays(20).toString());
+        browser.type("cutPieces", "60");
+        browser.press("input[name=hard]");
+        browser.press("form[action$='/cut'] button");
+        browser.untilText(".said", "60 cut");
+
+        browser.script("document.querySelector(\"form[action$='/look']\").noValidate = true");
+        browser.type("pieces", "6000");
+        browser.type("shoots", "9");
+        browser.type("note", "breaking low");
+        browser.press("form[action$='/look'] button");
+        browser.untilText("#pieces-refused", "6,000 is not believable");
+        assertThat(browser.value("note")).as("nothing typed is lost").isEqualTo("breaking low");
+        browser.type("pieces", "12");
+        browser.press("form[action$='/look'] button");
+        browser.untilText("section[aria-labelledby=rhythm]", "Day 20: 9 new shoots.");
+    }
+
+    @Test
     void aYoungPlantIsKeptAndTheFamilyShowsIt() {
         browser.open("/batches/" + batch.code());
         browser.follow("Keep or cut again");

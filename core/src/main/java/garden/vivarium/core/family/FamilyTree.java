@@ -1,6 +1,7 @@
 package garden.vivarium.core.family;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,8 +10,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * A family laid out as a root grows: every member has a line of its own, its generation says how far in it stands, and a line
- * of descent leads from its parent. Members on lines of their own cannot overlap, however many there are. Brothers and sisters
+ * A family laid out as a root grows: every member has a line of its own, and a line of descent leads from its parent. Members on lines of their own cannot overlap, however many there are. Brothers and sisters
  * stand in order of their day. Whatever claims to descend from itself is refused.
  */
 public final class FamilyTree {
@@ -44,20 +44,11 @@ public final class FamilyTree {
      *
      * @param member the member
      * @param line its line, 0 and up
-     * @param generation how far in, 0 for an ancestor
      * @param parentLine line of its parent, or -1
-     * @param descendants how many came from it in all
      * @param branchStuck pieces set in its whole branch
      * @param branchReady of those became ready
      */
-    public record Placed(
-            Member member,
-            int line,
-            int generation,
-            int parentLine,
-            int descendants,
-            int branchStuck,
-            int branchReady) {}
+    public record Placed(Member member, int line, int parentLine, int branchStuck, int branchReady) {}
 
     /**
      * Lays the family out. A member whose parent is not among them stands as an ancestor.
@@ -85,32 +76,26 @@ public final class FamilyTree {
         ancestors.sort(byDay);
         List<Placed> lines = new ArrayList<>();
         Set<String> seen = new HashSet<>();
-        ancestors.forEach(a -> place(a, 0, -1, children, lines, seen));
+        ancestors.forEach(a -> place(a, -1, children, lines, seen));
         if (seen.size() < members.size()) {
             throw new IllegalArgumentException("somebody descends from themselves");
         }
         return new FamilyTree(lines);
     }
 
-    /** Places a member and all below it; gives how many descendants, pieces and ready pieces its branch has. */
+    /** Places a member and all below it; gives how many pieces and ready pieces its branch has. */
     private static int[] place(
-            Member m,
-            int generation,
-            int parentLine,
-            Map<String, List<Member>> children,
-            List<Placed> lines,
-            Set<String> seen) {
+            Member m, int parentLine, Map<String, List<Member>> children, List<Placed> lines, Set<String> seen) {
         seen.add(m.id());
         int line = lines.size();
         lines.add(null);
-        int[] sum = {0, m.stuck(), m.ready()};
+        int[] sum = {m.stuck(), m.ready()};
         for (Member child : children.getOrDefault(m.id(), List.of())) {
-            int[] below = place(child, generation + 1, line, children, lines, seen);
-            sum[0] += 1 + below[0];
+            int[] below = place(child, line, children, lines, seen);
+            sum[0] += below[0];
             sum[1] += below[1];
-            sum[2] += below[2];
         }
-        lines.set(line, new Placed(m, line, generation, parentLine, sum[0], sum[1], sum[2]));
+        lines.set(line, new Placed(m, line, parentLine, sum[0], sum[1]));
         return sum;
     }
 
@@ -119,8 +104,14 @@ public final class FamilyTree {
         return lines;
     }
 
-    /** The number of generations, 0 for an empty family. */
+    /** The number of generations: stock plants in a row at most, each descended from the one before. */
     public int generations() {
-        return lines.stream().mapToInt(Placed::generation).max().orElse(-1) + 1;
+        int[] plants = new int[lines.size()];
+        // A parent always stands on an earlier line.
+        for (Placed p : lines) {
+            int above = p.parentLine() < 0 ? 0 : plants[p.parentLine()];
+            plants[p.line()] = above + (p.member().kind() == Kind.STOCK_PLANT ? 1 : 0);
+        }
+        return Arrays.stream(plants).max().orElse(0);
     }
 }

@@ -19,6 +19,8 @@ import java.util.Set;
  * and checked. */
 public final class Guide {
 
+    private static final String BLADE = "blade";
+
     private static final ObjectMapper YAML = yaml();
 
     private final Words words;
@@ -196,10 +198,29 @@ public final class Guide {
      * @param protocol what is done
      */
     public List<Caution> cautions(String groupKey, Protocol protocol) {
+        return cautions(groupKey, List.of(protocol));
+    }
+
+    /** The same where it is not yet chosen which of several ways is gone. */
+    public List<Caution> cautions(String groupKey, List<Protocol> protocols) {
         Set<String> keys = new LinkedHashSet<>();
         group(groupKey).ifPresent(g -> keys.addAll(g.cautions()));
-        method(protocol.method()).ifPresent(m -> keys.addAll(m.cautions()));
-        keys.addAll(protocol.cautions());
+        for (Protocol protocol : protocols) {
+            method(protocol.method()).ifPresent(m -> keys.addAll(m.cautions()));
+            keys.addAll(protocol.cautions());
+        }
+        return graver(keys);
+    }
+
+    /** What to mind where a plant is cut and nothing is said of what for. */
+    public List<Caution> cautions(PlantGroup cut) {
+        Set<String> keys = new LinkedHashSet<>(cut.cautions());
+        keys.add(BLADE);
+        return graver(keys);
+    }
+
+    /** Where the same is said twice, only the graver stays. */
+    private List<Caution> graver(Set<String> keys) {
         if (keys.contains("latex") || keys.contains("sap")) {
             keys.remove("sap-mild");
         }
@@ -213,6 +234,7 @@ public final class Guide {
         words.methods().forEach(m -> page(m.name()));
         words.methods().stream().flatMap(m -> m.cautions().stream()).forEach(this::requireCaution);
         words.groups().stream().flatMap(g -> g.cautions().stream()).forEach(this::requireCaution);
+        requireCaution(BLADE);
         symptoms.stream()
                 .flatMap(s -> s.causes().stream())
                 .flatMap(c -> c.cautions().stream())

@@ -7,11 +7,11 @@ import java.time.LocalDate;
  * The other way round: what so many pieces taken on a day would make by a way, and when.
  *
  * @param pieces pieces taken, 1 and up
- * @param harvest young plants, with all the time they need
+ * @param youngPlants young plants, with all the time they need
  * @param expected days on which the stages are expected
  * @param inSeason whether pieces stuck then are in season
  */
-public record Making(int pieces, Harvest harvest, Expected expected, boolean inSeason) {
+public record Making(int pieces, YoungPlants youngPlants, Expected expected, boolean inSeason) {
 
     /**
      * What would be made.
@@ -31,7 +31,7 @@ public record Making(int pieces, Harvest harvest, Expected expected, boolean inS
         double slowing = season.slowing(stuck, setting.climate(), setting.hemisphere());
         return new Making(
                 pieces,
-                Harvest.of(ReadyChance.withUnlimitedTime(outlook.nextBatch(thinning)), pieces, outlook.output(), 1),
+                YoungPlants.of(ReadyChance.withUnlimitedTime(outlook.nextBatch(thinning)), pieces, outlook.output(), 1),
                 Expected.of(outlook, start, slowing),
                 setting.inSeason(season, stuck));
     }

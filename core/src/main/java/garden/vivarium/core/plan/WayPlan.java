@@ -3,12 +3,9 @@ package garden.vivarium.core.plan;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
-import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
@@ -24,6 +21,7 @@ public final class WayPlan {
     private final Setting setting;
     private final OptionalInt limit;
     private final LocalDate start;
+    private final int piecesAtMost;
     private final Optional<TakeCount> take;
     private final Optional<LocalDate> lastSafeStart;
 
@@ -33,6 +31,10 @@ public final class WayPlan {
         this.setting = setting;
         this.limit = limit;
         this.start = start;
+        this.piecesAtMost = limit.orElseGet(() -> TakeCount.least(
+                        ReadyChance.withUnlimitedTime(rate(1)), outlook.output(), aim.pieces(), aim.confidence())
+                .map(t -> 2 * t.pieces())
+                .orElse(TakeCount.MOST));
         this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
         this.lastSafeStart = latestStart();
     }
@@ -53,6 +55,10 @@ public final class WayPlan {
     /** Least number of pieces to take when starting on {@link #start}; empty if no number would do. */
     public Optional<TakeCount> take() {
         return take;
+    }
+
+    public Aim aim() {
+        return aim;
     }
 
     public LocalDate start() {
@@ -115,8 +121,8 @@ public final class WayPlan {
     }
 
     /** What taking so many pieces on the start day would give by the day due. */
-    public Harvest harvest(int pieces) {
-        return Harvest.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot());
+    public YoungPlants youngPlants(int pieces) {
+        return YoungPlants.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot());
     }
 
     /**
@@ -151,10 +157,7 @@ public final class WayPlan {
 
     /** The pieces that stand for the stock's limit in {@link #lastSafeStart}. */
     public int piecesAtMost() {
-        return limit.orElseGet(() -> TakeCount.least(
-                        ReadyChance.withUnlimitedTime(rate(1)), outlook.output(), aim.pieces(), aim.confidence())
-                .map(t -> 2 * t.pieces())
-                .orElse(TakeCount.MOST));
+        return piecesAtMost;
     }
 
     /** Whether the stock cannot give as many as a start today needs. */
@@ -165,6 +168,10 @@ public final class WayPlan {
     /** Whether the start day is already too late for any number of pieces. */
     public boolean isTooLate() {
         return take.isEmpty();
+    }
+
+    boolean isStockCounted() {
+        return limit.isPresent();
     }
 
     public boolean isInSeason() {
@@ -208,92 +215,12 @@ public final class WayPlan {
 
     /** How the number to take came about. */
     public Working takeWorking() {
-        List<Working.Step> steps = new ArrayList<>();
-        long days = daysToReady(start);
-        steps.add(Working.step(
-                "Young plants wanted" + (aim.piecesPerPot() > 1 ? ", several pieces to a pot" : ""),
-                "%d × %d = %d rooted pieces".formatted(aim.youngPlants(), aim.piecesPerPot(), aim.pieces())));
-        steps.add(Working.step(
-                "Days from the day stuck to the day due, less callus and settling",
-                "%d − %d − %d = %d days"
-                        .formatted(
-                                ChronoUnit.DAYS.between(start, aim.due()),
-                                outlook.callusDays(),
-                                outlook.settleDays(),
-                                days)));
-        if (!isInSeason()) {
-            Season s = outlook.season();
-            steps.add(Working.step(
-                    "Out of season: slower and poorer",
-                    String.format(Locale.ROOT, "times × %.1f, strike rate × %.2f", s.slower(), s.poorer())));
-        }
-        NextBatch rate = rate(thinning(start));
-        RootingTime time = outlook.ready().slowedBy(slowing(start));
-        steps.add(Working.step(
-                "Rate of one batch, with callus and settling",
-                String.format(
-                        Locale.ROOT,
-                        "%.0f%%, nine times in ten %.0f%% to %.0f%%",
-                        100 * rate.mean(),
-                        100 * rate.quantile(0.05),
-                        100 * rate.quantile(0.95))));
-        steps.add(Working.step(
-                "Of those that become ready, there in time",
-                String.format(
-                        Locale.ROOT,
-                        "Φ((ln %d − %.2f) ÷ %.2f) = %.0f%%",
-                        Math.max(days, 0),
-                        time.mu(),
-                        time.sigma(),
-                        100 * time.by(days))));
-        if (!outlook.output().isOne()) {
-            steps.add(Working.step(
-                    "A ready piece gives on average",
-                    String.format(
-                            Locale.ROOT,
-                            "%.2f young plants, as %s",
-                            outlook.output().mean(),
-                            chances(outlook.output().chances()))));
-        }
-        steps.add(take.map(t -> Working.step(
-                        "The least number whose chance of enough is %.0f%% or more".formatted(100 * aim.confidence()),
-                        String.format(
-                                Locale.ROOT,
-                                "take %d: %.1f%%; take %d: %.1f%%",
-                                t.pieces(),
-                                100 * t.chance(),
-                                t.pieces() - 1,
-                                100 * chance(t.pieces() - 1))))
-                .orElseGet(() -> Working.step(
-                        "No number of pieces gives that chance in the time left",
-                        "%d pieces: %.1f%%".formatted(TakeCount.MOST, 100 * chance(TakeCount.MOST)))));
-        return new Working("How many to take", steps);
+        return WayWorking.take(this);
     }
 
     /** How the last safe start came about. */
     public Working lastSafeStartWorking() {
-        int most = piecesAtMost();
-        Working.Step bound = Working.step(
-                limit.isPresent()
-                        ? "All that the stock can give now"
-                        : "What the stock can give is not known: twice what would do with unlimited time stands for it",
-                "%d pieces".formatted(most));
-        if (lastSafeStart.isEmpty()) {
-            return Working.of(
-                    "The last safe day to start",
-                    bound,
-                    Working.step(
-                            "Even starting on the day planned does not reach the chance asked",
-                            String.format(
-                                    Locale.ROOT, "%.0f%% of %.0f%%", 100 * chance(most), 100 * aim.confidence())));
-        }
-        LocalDate last = lastSafeStart.get();
-        LocalDate next = last.plusDays(1);
-        return Working.of(
-                "The last safe day to start",
-                bound,
-                Working.step("Started on %s, their chance is".formatted(last), percent(chance(last, most))),
-                Working.step("A day later it would be", percent(chance(next, most))));
+        return WayWorking.lastSafeStart(this);
     }
 
     /**
@@ -301,16 +228,15 @@ public final class WayPlan {
      * stretch; stretches are tried from the latest.
      */
     private Optional<LocalDate> latestStart() {
-        int most = piecesAtMost();
         LocalDate end = aim.due();
         while (!end.isBefore(start)) {
             LocalDate begin = beginOfStretch(end);
-            if (isGood(begin, most)) {
+            if (isGood(begin, piecesAtMost)) {
                 long low = 0;
                 long high = ChronoUnit.DAYS.between(begin, end) + 1;
                 while (high - low > 1) {
                     long middle = (low + high) >>> 1;
-                    if (isGood(begin.plusDays(middle), most)) {
+                    if (isGood(begin.plusDays(middle), piecesAtMost)) {
                         low = middle;
                     } else {
                         high = middle;
@@ -343,11 +269,11 @@ public final class WayPlan {
         return ReadyChance.after(rate(thinning(day)), outlook.ready().slowedBy(slowing(day)), daysToReady(day));
     }
 
-    private NextBatch rate(double thinning) {
+    NextBatch rate(double thinning) {
         return outlook.nextBatch(thinning);
     }
 
-    private long daysToReady(LocalDate day) {
+    long daysToReady(LocalDate day) {
         return ChronoUnit.DAYS.between(stuckOn(day), aim.due()) - outlook.settleDays();
     }
 
@@ -355,26 +281,11 @@ public final class WayPlan {
         return day.plusDays(outlook.callusDays());
     }
 
-    private double slowing(LocalDate day) {
+    double slowing(LocalDate day) {
         return outlook.season().slowing(stuckOn(day), setting.climate(), setting.hemisphere());
     }
 
-    private double thinning(LocalDate day) {
+    double thinning(LocalDate day) {
         return outlook.season().thinning(stuckOn(day), setting.climate(), setting.hemisphere());
-    }
-
-    private static String percent(double chance) {
-        return String.format(Locale.ROOT, "%.1f%%", 100 * chance);
-    }
-
-    private static String chances(List<Double> chances) {
-        StringBuilder text = new StringBuilder();
-        for (int i = 0; i < chances.size(); i++) {
-            text.append(i == 0 ? "" : ", ")
-                    .append(i + 1)
-                    .append(": ")
-                    .append(String.format(Locale.ROOT, "%.0f%%", 100 * chances.get(i)));
-        }
-        return text.toString();
     }
 }

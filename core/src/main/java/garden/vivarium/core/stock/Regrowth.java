@@ -116,6 +116,11 @@ public final class Regrowth {
         return restsUntil().map(day::isBefore).orElse(false);
     }
 
+    /** Whether so many cut on a day are more than it bears well; false of a lot, and where nobody has counted. */
+    public boolean isHard(int pieces, LocalDate day) {
+        return regrows && mayTake(day, false).map(may -> pieces > may).orElse(false);
+    }
+
     private double regrown(LocalDate day) {
         long days = last.map(h -> ChronoUnit.DAYS.between(h.on(), day)).orElse(0L);
         return Math.max(0, Math.min(1, (double) days / rhythm.regrowDays()));

@@ -25,8 +25,8 @@ class MakingTest {
     @Test
     void morePiecesMakeMoreAndTheTenthsAreInOrder() {
         Outlook outlook = outlook("tip-in-plugs");
-        Harvest few = Making.of(outlook, HOUSE, JUNE, 20).harvest();
-        Harvest many = Making.of(outlook, HOUSE, JUNE, 60).harvest();
+        YoungPlants few = Making.of(outlook, HOUSE, JUNE, 20).youngPlants();
+        YoungPlants many = Making.of(outlook, HOUSE, JUNE, 60).youngPlants();
 
         assertThat(few.tenth()).isLessThan(few.middle());
         assertThat(few.middle()).isLessThan(few.ninetieth()).isLessThan(many.middle());
@@ -42,7 +42,8 @@ class MakingTest {
 
         assertThat(summer.inSeason()).isTrue();
         assertThat(winter.inSeason()).isFalse();
-        assertThat(winter.harvest().middle()).isLessThan(summer.harvest().middle());
+        assertThat(winter.youngPlants().middle())
+                .isLessThan(summer.youngPlants().middle());
         assertThat(winter.expected().ready().to().toEpochDay()
                         - JUNE.plusMonths(6).toEpochDay())
                 .isGreaterThan(summer.expected().ready().to().toEpochDay() - JUNE.toEpochDay());
@@ -53,7 +54,7 @@ class MakingTest {
         NextBatch rate = outlook("leaf-section-in-vermiculite").nextBatch(1);
         OutputRatio output =
                 GUIDE.protocol("leaf-section-in-vermiculite").orElseThrow().output();
-        Harvest reckoned = Harvest.of(ReadyChance.withUnlimitedTime(rate), 30, output, 1);
+        YoungPlants reckoned = YoungPlants.of(ReadyChance.withUnlimitedTime(rate), 30, output, 1);
 
         Random random = new Random(7);
         BetaDistribution rates = new BetaDistribution(rate.a(), rate.b());

@@ -87,21 +87,19 @@ class WayPlanTest {
     void whatIsHarvestedAgreesWithItsChances() {
         WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
         int take = plan.take().orElseThrow().pieces();
-        Harvest harvest = plan.harvest(take);
+        YoungPlants young = plan.youngPlants(take);
 
-        assertThat(harvest.tenth())
-                .as("the aim itself is met nine times in ten")
-                .isEqualTo(24);
-        assertThat(harvest.middle()).isBetween(25, harvest.ninetieth());
-        assertThat(harvest.ninetieth()).isLessThanOrEqualTo(take);
-        assertThat(plan.harvest(0)).isEqualTo(new Harvest(0, 0, 0));
+        assertThat(young.tenth()).as("the aim itself is met nine times in ten").isEqualTo(24);
+        assertThat(young.middle()).isBetween(25, young.ninetieth());
+        assertThat(young.ninetieth()).isLessThanOrEqualTo(take);
+        assertThat(plan.youngPlants(0)).isEqualTo(new YoungPlants(0, 0, 0));
     }
 
     @Test
     void leavesThatGiveSeveralHarvestMoreThanThePiecesTaken() {
         WayPlan plan = plan("leaf-section-in-vermiculite", 12, 1, APRIL, 200, 0.9);
-        assertThat(plan.harvest(20).ninetieth()).isGreaterThan(20);
-        assertThat(plan.harvest(20).tenth()).isLessThan(plan.harvest(20).middle());
+        assertThat(plan.youngPlants(20).ninetieth()).isGreaterThan(20);
+        assertThat(plan.youngPlants(20).tenth()).isLessThan(plan.youngPlants(20).middle());
     }
 
     @ParameterizedTest

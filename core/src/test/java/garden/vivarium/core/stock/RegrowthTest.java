@@ -76,12 +76,27 @@ class RegrowthTest {
     }
 
     @Test
+    void moreThanItBearsWellIsAHardCut() {
+        Regrowth r = cut(60, 20, false);
+        LocalDate day = DAY.plusDays(42);
+        assertThat(r.mayTake(day, false)).contains(19);
+        assertThat(r.isHard(19, day)).isFalse();
+        assertThat(r.isHard(20, day)).isTrue();
+        assertThat(r.isHard(400, day)).as("more than all of it").isTrue();
+        assertThat(Regrowth.of(SOFT, Optional.empty(), Optional.empty(), false, true)
+                        .isHard(400, day))
+                .as("nobody has counted")
+                .isFalse();
+    }
+
+    @Test
     void aLotNeitherRegrowsNorRests() {
         Regrowth lot = Regrowth.of(
                 SOFT, Optional.of(new Count(DAY, 60)), Optional.of(new Harvest(DAY, 20, false)), true, false);
         assertThat(lot.bears(DAY.plusDays(300))).contains(new Bearing(40, 40, 40, false));
         assertThat(lot.mayTake(DAY.plusDays(1), false)).contains(40);
         assertThat(lot.restsUntil()).isEmpty();
+        assertThat(lot.isHard(40, DAY.plusDays(1))).isFalse();
         assertThat(lot.working(DAY).steps())
                 .last()
                 .satisfies(s -> assertThat(s.figures()).contains("40 are left"));

@@ -9,7 +9,7 @@ import garden.vivarium.core.guide.OutputRatio;
  * @param middle that many or more come every second time
  * @param ninetieth that many or more come once in ten
  */
-public record Harvest(int tenth, int middle, int ninetieth) {
+public record YoungPlants(int tenth, int middle, int ninetieth) {
 
     /**
      * What so many pieces give.
@@ -19,8 +19,8 @@ public record Harvest(int tenth, int middle, int ninetieth) {
      * @param output young plants of a ready piece
      * @param perPot pieces to a young plant's pot, 1 and up
      */
-    static Harvest of(ReadyChance ready, int pieces, OutputRatio output, int perPot) {
-        return new Harvest(
+    static YoungPlants of(ReadyChance ready, int pieces, OutputRatio output, int perPot) {
+        return new YoungPlants(
                 exceeded(ready, pieces, output, 0.9) / perPot,
                 exceeded(ready, pieces, output, 0.5) / perPot,
                 exceeded(ready, pieces, output, 0.1) / perPot);

@@ -1,0 +1,277 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Making;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Setting;
+import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What could be done: the ways towards an aim compared, and what an afternoon's pieces would make. */
+@Service
+class Ways {
+
+    private static final int YEARS_AHEAD = 5;
+
+    private final Stock stock;
+    private final Evidence evidence;
+    private final Protocols protocols;
+    private final Guide guide;
+    private final People people;
+    private final Says says;
+    private final Today today;
+
+    Ways(Stock stock, Evidence evidence, Protocols protocols, Guide guide, People people, Says says, Today today) {
+        this.stock = stock;
+        this.evidence = evidence;
+        this.protocols = protocols;
+        this.guide = guide;
+        this.people = people;
+        this.says = says;
+        this.today = today;
+    }
+
+    /**
+     * Every way that suits the plant, the feasible first, then in the order asked for.
+     *
+     * @throws Problem if the day due or the day to start cannot be
+     */
+    @Transactional(readOnly = true)
+    List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
+        Asked asked = asked(plant, form);
+        List<WayRow> rows = order.sorted(protocols.suiting(plant.plant().group()).stream()
+                .map(p -> row(p, asked.plan(p), plant, asked.aim()))
+                .toList());
+        String wanted = form.way() != null
+                        && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
+                ? form.way()
+                : rows.isEmpty() ? null : rows.get(0).protocol().key();
+        return rows.stream()
+                .map(r -> r.asChosen(r.protocol().key().equals(wanted)))
+                .toList();
+    }
+
+    /** What so many pieces of a plant, taken today, would make by each way: the most young plants first. */
+    @Transactional(readOnly = true)
+    List<MakingRow> makings(StockPlantView plant, int pieces) {
+        LocalDate day = today.date();
+        Setting setting = setting(plant);
+        Map<Protocol, Making> made = new LinkedHashMap<>();
+        for (Protocol p : protocols.suiting(plant.plant().group())) {
+            made.put(p, Making.of(outlook(p, plant), setting, day, pieces));
+        }
+        LocalDate until = made.values().stream()
+                .map(m -> m.expected().end())
+                .max(Comparator.naturalOrder())
+                .orElse(day);
+        return made.entrySet().stream()
+                .sorted(Comparator.comparing((Map.Entry<Protocol, Making> e) ->
+                                -e.getValue().youngPlants().middle())
+                        .thenComparing(e -> e.getValue().expected().ready().to()))
+                .map(e -> new MakingRow(
+                        e.getKey(),
+                        e.getValue(),
+                        ribbon(e.getKey(), e.getValue().expected(), null, until),
+                        Math.round(e.getKey().minutesPerTen() * pieces / 10f)))
+                .toList();
+    }
+
+    private Ribbon ribbon(Protocol protocol, Expected expected, LocalDate due, LocalDate until) {
+        return Ribbon.ofPlan(
+                expected,
+                today.date(),
+                due,
+                until,
+                guide.method(protocol.method()).orElseThrow(),
+                protocol.firstSign().map(Protocol.Test::sign),
+                protocol.ready().sign(),
+                "Ribbon of %s: ready expected %s to %s%s"
+                        .formatted(
+                                protocol.title(),
+                                says.day(expected.ready().from()),
+                                says.day(expected.ready().to()),
+                                due == null ? "" : ", due " + says.day(due)));
+    }
+
+    /** The way that is asked for or, where none is, the first of those that suit the plant. */
+    @Transactional(readOnly = true)
+    Optional<WayRow> way(StockPlantView plant, PlanForm form) {
+        Asked asked = asked(plant, form);
+        return protocols.suiting(plant.plant().group()).stream()
+                .filter(p -> p.key().equals(form.way()))
+                .findFirst()
+                .map(p -> row(p, asked.plan(p), plant, asked.aim()))
+                .or(() -> ways(plant, form, Order.FEWEST).stream().findFirst());
+    }
+
+    /**
+     * What to mind before committing a way, each with its reason and what would do.
+     */
+    List<String> warnings(StockPlantView plant, WayRow row) {
+        WayPlan plan = row.plan();
+        List<String> warnings = new ArrayList<>();
+        if (plan.isTooLate()) {
+            warnings.add(
+                    "Too late this way: no number of pieces gives that chance by the day due. A later day, fewer plants or a quicker way would do.");
+        } else if (plan.isStockShort()) {
+            int can = plant.piecesNow();
+            int rounds = can == 0 ? 0 : (plan.take().orElseThrow().pieces() + can - 1) / can;
+            warnings.add(
+                    can == 0
+                            ? "%s can give no pieces now. Let it grow, or choose another stock plant."
+                                    .formatted(plant.code())
+                            : "%s can give %d now, not %d: the chance with those is %s. A second stock plant, %d cuttings in turn, or fewer plants would do."
+                                    .formatted(
+                                            plant.code(),
+                                            can,
+                                            plan.take().orElseThrow().pieces(),
+                                            says.percent(plan.chance(can)),
+                                            rounds));
+        }
+        if (!plan.isInSeason()) {
+            Season season = row.protocol().season();
+            String better = row.better()
+                    .map(b -> " Started on %s, %d would do."
+                            .formatted(says.day(b.start()), b.take().pieces()))
+                    .orElse("");
+            warnings.add(
+                    "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s"
+                            .formatted(season.slower(), 100 * season.poorer(), better));
+        }
+        row.plan().take().flatMap(t -> overTaken(plant, t.pieces())).ifPresent(warnings::add);
+        plant.mayCut(plan.start(), null).forEach(f -> warnings.add(f.words()));
+        return warnings;
+    }
+
+    /** Whether it goes on only with a word of reason, or a licence. */
+    boolean needsWord(StockPlantView plant, WayRow row) {
+        return plant.mayCut(row.plan().start(), null).stream().anyMatch(f -> f.weight() != MayCut.Weight.WARNING);
+    }
+
+    /** Says when more is taken at once than the plant bears well. */
+    private Optional<String> overTaken(StockPlantView plant, int pieces) {
+        if (plant.piecesNow() == null
+                || pieces > plant.piecesNow()
+                || !plant.regrowth().isHard(pieces, today.date())) {
+            return Optional.empty();
+        }
+        PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
+        return Optional.of("%d of %d at once is more than its kind bears well (%d, %s). It will need twice the rest.%s"
+                .formatted(
+                        pieces,
+                        plant.piecesNow(),
+                        plant.regrowth().mayTake(today.date(), false).orElseThrow(),
+                        says.percent(rhythm.share()),
+                        rhythm.hardCut()
+                                ? " If a hard cut is meant, leave the lowest live node."
+                                : " A second stock plant would spare it."));
+    }
+
+    /** An aim, and the plan of a way towards it. */
+    private record Asked(Aim aim, Function<Protocol, WayPlan> by) {
+
+        WayPlan plan(Protocol protocol) {
+            return by.apply(protocol);
+        }
+    }
+
+    private Asked asked(StockPlantView plant, PlanForm form) {
+        LocalDate start = form.start() == null ? today.date() : form.start();
+        Aim aim = aim(form, start);
+        Setting setting = setting(plant);
+        OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
+        return new Asked(aim, p -> WayPlan.of(outlook(p, plant), aim, setting, limit, start));
+    }
+
+    private Setting setting(StockPlantView plant) {
+        return new Setting(plant.place().climate(), people.hemisphere());
+    }
+
+    private Outlook outlook(Protocol protocol, StockPlantView plant) {
+        return evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
+    }
+
+    private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim) {
+        Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
+        double own = plan.outlook().strike().shares().stream()
+                .mapToDouble(s -> s.weight())
+                .sum();
+        return new WayRow(
+                protocol,
+                plan,
+                ribbon,
+                (int) Math.round(own),
+                plan.take().map(t -> plan.youngPlants(t.pieces())),
+                obstacle(plant, plan),
+                plan.betterInSeason(),
+                false);
+    }
+
+    /** Why a way cannot be done as asked, and what could. */
+    private Optional<String> obstacle(StockPlantView plant, WayPlan plan) {
+        if (!plan.isTooLate() && !plan.isStockShort()) {
+            return Optional.empty();
+        }
+        int most = plan.piecesAtMost();
+        String later = most == 0
+                ? ""
+                : plan.earliestDue(most)
+                        .map(due -> " All %d would do it by %s.".formatted(most, says.day(due)))
+                        .orElse(" No later day would do with %d.".formatted(most));
+        return Optional.of(
+                plan.isTooLate()
+                        ? "Too late this way.%s".formatted(later)
+                        : "%s bears %d, and the chance with those is %s.%s"
+                                .formatted(plant.code(), most, says.percent(plan.chance(most)), later));
+    }
+
+    private Aim aim(PlanForm form, LocalDate start) {
+        if (start.isBefore(today.date())) {
+            throw new Problem("start", "%s has passed; start today or later.".formatted(says.day(start)));
+        }
+        if (!form.due().isAfter(start)) {
+            throw new Problem("due", "%s is not after the start; give a later day.".formatted(says.day(form.due())));
+        }
+        if (form.due().isAfter(today.date().plusYears(YEARS_AHEAD))) {
+            throw new Problem(
+                    "due", "%s is more than %d years ahead; give an earlier day.".formatted(form.due(), YEARS_AHEAD));
+        }
+        if ((long) form.wanted() * form.perPotOrOne() > 5000) {
+            throw new Problem(
+                    "perPot",
+                    "%d pots of %d are %,d rooted pieces; one plan holds 5,000. Make several plans."
+                            .formatted(form.wanted(), form.perPotOrOne(), form.wanted() * form.perPotOrOne()));
+        }
+        return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
+    }
+    /** Whether so few batches are finished that numbers are rougher than they say. */
+    @Transactional(readOnly = true)
+    boolean isNurseryYoung() {
+        return evidence.record().isYoung();
+    }
+}

@@ -1,0 +1,32 @@
+// A small form on a sheet that was refused: what was typed is put back, and the reason stands beside the field.
+
+export function start(holder) {
+  const { form: address, field, why, values } = JSON.parse(holder.dataset.typed);
+  const form = [...document.forms].find((f) => new URL(f.action).pathname === address && [...f.elements].some((e) => shown(e)));
+  if (!form) {
+    return;
+  }
+  for (const element of [...form.elements].filter((e) => shown(e) && e.name in values)) {
+    if (element.type === "checkbox" || element.type === "radio") {
+      element.checked = values[element.name].includes(element.value);
+    } else {
+      element.value = values[element.name][0];
+    }
+  }
+  for (let fold = form.closest("details"); fold; fold = fold.parentElement.closest("details")) {
+    fold.open = true;
+  }
+  const wrong = form.elements.namedItem(field);
+  if (wrong instanceof HTMLElement && shown(wrong)) {
+    const reason = document.createElement("p");
+    reason.className = "error";
+    reason.id = `${wrong.id}-refused`;
+    reason.textContent = why;
+    wrong.setAttribute("aria-invalid", "true");
+    wrong.setAttribute("aria-describedby", reason.id);
+    wrong.after(reason);
+    wrong.focus();
+  }
+}
+
+const shown = (element) => element.name && element.type !== "hidden" && element.tagName !== "BUTTON";

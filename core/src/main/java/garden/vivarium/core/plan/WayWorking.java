@@ -1,0 +1,129 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.Working;
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** How the numbers of a {@link WayPlan} came about, step by step, as the margin shows it. */
+final class WayWorking {
+
+    private WayWorking() {}
+
+    /** How the number to take came about. */
+    static Working take(WayPlan plan) {
+        Aim aim = plan.aim();
+        Outlook outlook = plan.outlook();
+        LocalDate start = plan.start();
+        List<Working.Step> steps = new ArrayList<>();
+        long days = plan.daysToReady(start);
+        steps.add(Working.step(
+                "Young plants wanted" + (aim.piecesPerPot() > 1 ? ", several pieces to a pot" : ""),
+                "%d × %d = %d rooted pieces".formatted(aim.youngPlants(), aim.piecesPerPot(), aim.pieces())));
+        steps.add(Working.step(
+                "Days from the day stuck to the day due, less callus and settling",
+                "%d − %d − %d = %d days"
+                        .formatted(
+                                ChronoUnit.DAYS.between(start, aim.due()),
+                                outlook.callusDays(),
+                                outlook.settleDays(),
+                                days)));
+        if (!plan.isInSeason()) {
+            Season s = outlook.season();
+            steps.add(Working.step(
+                    "Out of season: slower and poorer",
+                    String.format(Locale.ROOT, "times × %.1f, strike rate × %.2f", s.slower(), s.poorer())));
+        }
+        NextBatch rate = plan.rate(plan.thinning(start));
+        RootingTime time = outlook.ready().slowedBy(plan.slowing(start));
+        steps.add(Working.step(
+                "Rate of one batch, with callus and settling",
+                String.format(
+                        Locale.ROOT,
+                        "%.0f%%, nine times in ten %.0f%% to %.0f%%",
+                        100 * rate.mean(),
+                        100 * rate.quantile(0.05),
+                        100 * rate.quantile(0.95))));
+        steps.add(Working.step(
+                "Of those that become ready, there in time",
+                String.format(
+                        Locale.ROOT,
+                        "Φ((ln %d − %.2f) ÷ %.2f) = %.0f%%",
+                        Math.max(days, 0),
+                        time.mu(),
+                        time.sigma(),
+                        100 * time.by(days))));
+        if (!outlook.output().isOne()) {
+            steps.add(Working.step(
+                    "A ready piece gives on average",
+                    String.format(
+                            Locale.ROOT,
+                            "%.2f young plants, as %s",
+                            outlook.output().mean(),
+                            chances(outlook.output().chances()))));
+        }
+        steps.add(plan.take()
+                .map(t -> Working.step(
+                        "The least number whose chance of enough is %.0f%% or more".formatted(100 * aim.confidence()),
+                        String.format(
+                                Locale.ROOT,
+                                "take %d: %.1f%%; take %d: %.1f%%",
+                                t.pieces(),
+                                100 * t.chance(),
+                                t.pieces() - 1,
+                                100 * plan.chance(t.pieces() - 1))))
+                .orElseGet(() -> Working.step(
+                        "No number of pieces gives that chance in the time left",
+                        "%d pieces: %.1f%%".formatted(TakeCount.MOST, 100 * plan.chance(TakeCount.MOST)))));
+        return new Working("How many to take", steps);
+    }
+
+    /** How the last safe start came about. */
+    static Working lastSafeStart(WayPlan plan) {
+        int most = plan.piecesAtMost();
+        Working.Step bound = Working.step(
+                plan.isStockCounted()
+                        ? "All that the stock can give now"
+                        : "What the stock can give is not known: twice what would do with unlimited time stands for it",
+                "%d pieces".formatted(most));
+        if (plan.lastSafeStart().isEmpty()) {
+            return Working.of(
+                    "The last safe day to start",
+                    bound,
+                    Working.step(
+                            "Even starting on the day planned does not reach the chance asked",
+                            String.format(
+                                    Locale.ROOT,
+                                    "%.0f%% of %.0f%%",
+                                    100 * plan.chance(most),
+                                    100 * plan.aim().confidence())));
+        }
+        LocalDate last = plan.lastSafeStart().get();
+        LocalDate next = last.plusDays(1);
+        return Working.of(
+                "The last safe day to start",
+                bound,
+                Working.step("Started on %s, their chance is".formatted(last), percent(plan.chance(last, most))),
+                Working.step("A day later it would be", percent(plan.chance(next, most))));
+    }
+
+    private static String percent(double chance) {
+        return String.format(Locale.ROOT, "%.1f%%", 100 * chance);
+    }
+
+    private static String chances(List<Double> chances) {
+        StringBuilder text = new StringBuilder();
+        for (int i = 0; i < chances.size(); i++) {
+            text.append(i == 0 ? "" : ", ")
+                    .append(i + 1)
+                    .append(": ")
+                    .append(String.format(Locale.ROOT, "%.0f%%", 100 * chances.get(i)));
+        }
+        return text.toString();
+    }
+}
