@@ -58,8 +58,10 @@ class ProtocolController {
             Model model,
             RedirectAttributes next) {
         Unreadable.refuse(form, wrong);
+        Unreadable.refuse(form.rest(), wrong);
         Protocol before = own(key);
         refuseDisorder(form, wrong);
+        form.rest().refuseDisorder(before, wrong);
         String medium =
                 form.medium() == null ? null : guide.medium(form.medium()).orElse(null);
         if (medium == null && !wrong.hasFieldErrors("medium")) {

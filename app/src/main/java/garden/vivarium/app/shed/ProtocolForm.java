@@ -1,10 +1,10 @@
 package garden.vivarium.app.shed;
 
-import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Season;
 import garden.vivarium.core.timing.Window;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
@@ -132,6 +132,8 @@ record ProtocolForm(
         @NotBlank(message = "Say why this way.") @Size(max = 600, message = "Shorten it to 600 characters.")
         String why,
 
+        @NotNull @Valid ProtocolRest rest,
+
         @NotBlank(message = "Say what you change and why, so that you know it again.")
         @Size(max = 300, message = "Shorten it to 300 characters.")
         String reason) {
@@ -175,20 +177,20 @@ record ProtocolForm(
                 p.potting().mix(),
                 p.minutesPerTen(),
                 p.why(),
+                ProtocolRest.of(p),
                 null);
     }
 
     /**
-     * The protocol as changed; what the form does not show stays.
+     * The protocol as changed.
      *
      * @throws IllegalArgumentException if a window is not in order
      */
     Protocol changed(Protocol p, String knownMedium) {
-        OutputRatio output = p.output();
         Optional<Protocol.Test> firstSign = p.firstSign()
                 .map(f -> new Protocol.Test(
                         f.sign(),
-                        f.test(),
+                        rest.firstSignTest(),
                         f.rootMm(),
                         firstSignFrom == null || firstSignTo == null
                                 ? f.days()
@@ -214,7 +216,7 @@ record ProtocolForm(
                                 .filter(t -> !t.isEmpty())
                                 .toList(),
                 p.groups(),
-                p.piece(),
+                rest.piece(),
                 ripeness,
                 Season.of(months, slower, poorer / 100.0),
                 Arrays.stream(prepare.split("\\R"))
@@ -223,35 +225,24 @@ record ProtocolForm(
                         .toList(),
                 callus,
                 new Protocol.Hormone(p.hormone().need(), hormone),
-                p.vessel(),
+                rest.vesselOf(p),
                 spacing,
                 depth,
-                new Protocol.Moisture(
-                        p.moisture().atSticking(), moisture, p.moisture().after()),
-                p.water(),
+                new Protocol.Moisture(rest.atSticking(), moisture, rest.moistureAfter()),
+                rest.water(),
                 cover,
-                new Protocol.Air(
-                        temperature,
-                        p.air().base(),
-                        p.air().humidity(),
-                        light,
-                        p.air().lampHours()),
+                new Protocol.Air(temperature, rest.base(), rest.humidity(), light, rest.lampHours()),
                 new Protocol.Looks(firstLook, lookLeast, lookMost, lookKind),
                 firstSign,
                 new Protocol.Test(
                         p.ready().sign(), readyTest, Optional.ofNullable(readyMm), new Window(readyFrom, readyTo)),
-                p.stages(),
+                rest.stagesOf(p),
                 tooLong,
-                p.inTurn(),
-                new Protocol.Potting(
-                        pot,
-                        mix,
-                        p.potting().perPot(),
-                        p.potting().waitForWater(),
-                        p.potting().weeksBeforeFeed()),
+                Optional.ofNullable(rest.inTurn()),
+                new Protocol.Potting(pot, mix, rest.perPot(), rest.waitForWater(), rest.weeksBeforeFeed()),
                 rate / 100.0,
-                p.establishment(),
-                output,
+                rest.establishmentOf(p),
+                rest.outputOf(p),
                 minutesPerTen,
                 p.cautions(),
                 why,

@@ -104,12 +104,18 @@ class GuideAndStockTest {
 
         browser.type("readyFrom", "40");
         browser.type("readyTo", "20");
+        browser.press("main details summary");
+        browser.type("base", "22 °C from a mat");
+        browser.type("output", "60, 30");
         browser.type("firstSignTo", "");
         browser.type("callusLeast", "2");
         browser.type("reason", "colder bench");
         browser.press("main button.main");
         assertThat(browser.text("#firstSignTo-error")).contains("give both days");
         assertThat(browser.text("#callusMost-error")).contains("leave both empty");
+        assertThat(browser.text("main details")).contains("together they are 100");
+        assertThat(browser.value("base")).isEqualTo("22 °C from a mat");
+        browser.type("output", "60, 40");
         browser.type("firstSignTo", "18");
         browser.type("callusLeast", "");
         assertThat(browser.text("#readyTo-error, #readyFrom-error")).isNotEmpty();
@@ -117,6 +123,7 @@ class GuideAndStockTest {
         browser.type("readyTo", "60");
         browser.press("main button.main");
         browser.untilText("main", "Your own, version 2");
+        assertThat(browser.text("main")).contains("22 °C from a mat", "Young plants a piece 1.4");
         assertThat(browser.text(".margin")).contains("Version 1", "Version 2 colder bench");
 
         browser.open("/shed?group=soft");
