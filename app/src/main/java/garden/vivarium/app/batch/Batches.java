@@ -6,11 +6,9 @@ import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Counts;
-import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Refusal;
-import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -24,8 +22,6 @@ public class Batches {
 
     /** The largest batch. */
     public static final int MOST_PIECES = 2000;
-
-    private static final String GIVEN_UP = "given up as stalled";
 
     private final BatchRepository batches;
     private final CheckRepository checks;
@@ -295,27 +291,7 @@ public class Batches {
         // Where counts were given to anonymous pieces, nobody knows which ones still stand: then the rest goes by
         // count.
         boolean known = batch.view().isTray() && pieces.stream().noneMatch(PieceView::byCount);
-        LookCommand given = known ? stalledPieces(pieces, day) : stalledCount(counts, day);
-        return look(code, given);
-    }
-
-    private static LookCommand stalledPieces(List<PieceView> pieces, LocalDate day) {
-        List<LookCommand.Seen> stalled = pieces.stream()
-                .filter(p -> !p.state().isEnd() && !p.wasReady())
-                .map(p -> new LookCommand.Seen(
-                        p.piece(), LookKind.LIFTED, PieceState.LOST, LossCause.STALLED, null, null, null, null, null))
-                .toList();
-        return LookCommand.ofPieces(UUID.randomUUID(), day, LookKind.LIFTED, stalled, GIVEN_UP, null);
-    }
-
-    private static LookCommand stalledCount(Counts counts, LocalDate day) {
-        return LookCommand.ofCounts(
-                UUID.randomUUID(),
-                day,
-                LookKind.LIFTED,
-                new LookCommand.Counted(null, counts.ready(), counts.lost() + counts.pending(), counts.sent(), null),
-                GIVEN_UP,
-                null);
+        return look(code, known ? StalledLook.ofPieces(pieces, day) : StalledLook.ofCount(counts, day));
     }
 
     /** A look that found nothing changed: the counts as they were. */

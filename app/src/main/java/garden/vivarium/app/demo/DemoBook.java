@@ -22,6 +22,8 @@ record DemoBook(
         List<Ways> ways,
         List<Kept> kept,
         List<Recut> recut,
+        List<Drying> drying,
+        List<CutHard> cutHard,
         List<Treated> care,
         List<Look> looks) {
 
@@ -83,6 +85,12 @@ record DemoBook(
 
     /** Pieces cut again from a running batch. */
     record Recut(String plant, String protocol, String place, int ago, int pieces) {}
+
+    /** Pieces whose wounds dry. */
+    record Drying(String plant, String protocol, String place, int ago, int pieces, int hunch, int minutes) {}
+
+    /** A stock plant cut down to its lowest live nodes. */
+    record CutHard(String plant, int ago, int pieces) {}
 
     /** Care of a stock plant, by a sign and one of its causes in the guide. */
     record Treated(String plant, String symptom, int cause, int ago, Outcome outcome) {}

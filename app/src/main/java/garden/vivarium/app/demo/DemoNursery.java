@@ -112,8 +112,7 @@ public class DemoNursery {
             }
             Map<String, StockPlantView> eldest = new HashMap<>();
             mothers.forEach((plant, all) -> eldest.put(plant, all.get(0)));
-            tales.cutHard(eldest.get("Rosemary ‘Bollard’"));
-            tales.drying(eldest.get("Haworthia ‘Barnacle’"), places.get("dry"));
+            book.drying().forEach(d -> tales.drying(d, eldest.get(d.plant()), places.get(d.place())));
             tales.tell(book, eldest);
         }
 

@@ -85,26 +85,23 @@ class DemoTales {
                 .made());
     }
 
-    /** Offsets cut some days ago whose wounds have dried. */
-    void drying(StockPlantView parent, PlaceView place) {
-        Protocol p = guide.protocol("offset-in-gritty-mix").orElseThrow();
-        LocalDate day = today.date().minusDays(3);
-        batches.make(NewBatch.by(p)
+    /** Pieces cut some days ago whose wounds have dried. */
+    void drying(DemoBook.Drying d, StockPlantView parent, PlaceView place) {
+        LocalDate day = today.date().minusDays(d.ago());
+        batches.make(NewBatch.by(guide.protocol(d.protocol()).orElseThrow())
                 .of(parent.plant(), parent.id(), place.id())
-                .taken(day, 9)
+                .taken(day, d.pieces())
                 .measured()
-                .guessed(8, 12)
+                .guessed(d.hunch(), d.minutes())
                 .made());
-        stock.cut(parent.id(), 9, day, false);
+        stock.cut(parent.id(), d.pieces(), day, false);
     }
 
-    /** A pot cut down to its lowest live nodes. */
-    void cutHard(StockPlantView parent) {
-        stock.cut(parent.id(), 62, today.date().minusDays(57), true);
-    }
-
-    /** Treatments and how they turned out, looks, and the quarantine of what came in. */
+    /** Hard cuts, treatments and how they turned out, looks, and the quarantine of what came in. */
     void tell(DemoBook book, Map<String, StockPlantView> mothers) {
+        book.cutHard()
+                .forEach(c -> stock.cut(
+                        mothers.get(c.plant()).id(), c.pieces(), today.date().minusDays(c.ago()), true));
         book.care().forEach(c -> treat(c, mothers.get(c.plant())));
         for (DemoBook.Look look : book.looks()) {
             StockPlantView mother = mothers.get(look.plant());

@@ -3,58 +3,24 @@ package garden.vivarium.app.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.Growing;
-import garden.vivarium.app.people.Nurseries;
-import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Protection;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
-import java.time.LocalDate;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What cannot be is answered in words that name the remedy, never with a broken page. */
-@OnDatabase
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class BadInputTest {
+class BadInputTest extends AtThePages {
 
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private People people;
-
-    @Autowired
-    private Stock stock;
-
-    @Autowired
-    private CurrentNursery current;
-
-    private Browser browser;
-    private Nurseries.Made nursery;
     private StockPlantView plant;
 
     @BeforeAll
-    void signIn() {
-        nursery = Nurseries.make(people);
-        plant = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
-        browser = new Browser(port);
-        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
-    }
-
-    @AfterAll
-    void leave() {
-        browser.close();
+    void somethingGrows() {
+        plant = in(() -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
     }
 
     @ParameterizedTest
@@ -106,19 +72,17 @@ class BadInputTest {
 
     @Test
     void aProtectedVarietyIsNotPlannedWithoutItsLicence() {
-        StockPlantView guarded = current.workingFor(
-                nursery.id(),
-                () -> stock.add(new StockPlantForm(
-                        "Fuchsia ‘Harbour Licence’",
-                        "soft",
-                        Protection.PROTECTED,
-                        null,
-                        "Bench",
-                        Climate.HEATED,
-                        90,
-                        StockState.GROWING,
-                        null,
-                        null)));
+        StockPlantView guarded = in(() -> stock.add(new StockPlantForm(
+                "Fuchsia ‘Harbour Licence’",
+                "soft",
+                Protection.PROTECTED,
+                null,
+                "Bench",
+                Climate.HEATED,
+                90,
+                StockState.GROWING,
+                null,
+                null)));
         browser.open("/plan?stock=" + guarded.id() + "&wanted=12&due=2026-09-01&sure=80");
         assertThat(browser.text("main")).contains("not propagated for sale without its breeder");
         browser.press("button[data-key=c]");
@@ -130,19 +94,17 @@ class BadInputTest {
 
     @Test
     void aPlantInQuarantineIsCutOnlyWithAWord() {
-        StockPlantView shut = current.workingFor(
-                nursery.id(),
-                () -> stock.add(new StockPlantForm(
-                        "Fuchsia ‘Quay Guest’",
-                        "soft",
-                        Protection.FREE,
-                        null,
-                        "Bench",
-                        Climate.HEATED,
-                        90,
-                        StockState.IN_FLOWER,
-                        LocalDate.parse(OnDatabase.TODAY).plusDays(20),
-                        null)));
+        StockPlantView shut = in(() -> stock.add(new StockPlantForm(
+                "Fuchsia ‘Quay Guest’",
+                "soft",
+                Protection.FREE,
+                null,
+                "Bench",
+                Climate.HEATED,
+                90,
+                StockState.IN_FLOWER,
+                TODAY.plusDays(20),
+                null)));
         browser.open("/plan?stock=" + shut.id() + "&wanted=12&due=2026-09-01&sure=80");
         assertThat(browser.texts(".warning"))
                 .anySatisfy(w -> assertThat(w).contains("In quarantine until 5 July 2026"))

@@ -3,69 +3,20 @@ package garden.vivarium.app.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
-import garden.vivarium.app.people.Nurseries;
-import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.OnDatabase;
-import garden.vivarium.app.stock.Stock;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.Counts;
-import java.time.LocalDate;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.Keys;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Bench mode with the keyboard alone, by touch on a phone, and without a connection. */
-@OnDatabase
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class BenchModeTest {
+class BenchModeTest extends AtThePages {
 
-    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
-
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private People people;
-
-    @Autowired
-    private Stock stock;
-
-    @Autowired
-    private Batches batches;
-
-    @Autowired
-    private Guide guide;
-
-    @Autowired
-    private CurrentNursery current;
-
-    private Nurseries.Made nursery;
-    private Browser browser;
     private BatchView tray;
-
-    @BeforeAll
-    void signIn() {
-        nursery = Nurseries.make(people);
-        browser = new Browser(port);
-        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
-    }
-
-    @AfterAll
-    void leave() {
-        browser.close();
-    }
 
     @BeforeEach
     void aTrayOf72() {
-        tray = current.workingFor(nursery.id(), () -> {
+        tray = in(() -> {
             var parent = stock.named("Sage ‘Lighter Grey’")
                     .orElseGet(() -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
             return Growing.tray(batches, guide, parent, 6, 12, TODAY.minusDays(25));
@@ -198,7 +149,7 @@ class BenchModeTest {
     @Test
     void whenAnotherLoggedMeanwhileBothSidesAreShown() {
         browser.keys("2");
-        current.workingFor(nursery.id(), () -> batches.look(tray.code(), Growing.count(TODAY.minusDays(1), 0, 3)));
+        in(() -> batches.look(tray.code(), Growing.count(TODAY.minusDays(1), 0, 3)));
         browser.keys(Keys.ENTER);
         browser.untilText("[data-clash]", "Somebody else logged this batch meanwhile");
         browser.press("[data-both]");
@@ -233,6 +184,6 @@ class BenchModeTest {
     }
 
     private Counts held() {
-        return current.workingFor(nursery.id(), () -> batches.find(tray.code()).counts());
+        return in(() -> batches.find(tray.code()).counts());
     }
 }

@@ -2,44 +2,12 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import garden.vivarium.app.people.Nurseries;
-import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.OnDatabase;
 import java.time.LocalDate;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** One batch of each family, in the browser, from stock plant to ready, by its own milestones and in its own words. */
-@OnDatabase
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class EightFamiliesTest {
-
-    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
-
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private People people;
-
-    private Browser browser;
-
-    @BeforeAll
-    void signIn() {
-        Nurseries.Made nursery = Nurseries.make(people);
-        browser = new Browser(port);
-        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
-    }
-
-    @AfterAll
-    void leave() {
-        browser.close();
-    }
+class EightFamiliesTest extends AtThePages {
 
     /**
      * A row: the plant; its group's words; the way's title; days since it was cut; days of drying before it was stuck; the

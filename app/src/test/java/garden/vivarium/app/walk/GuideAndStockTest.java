@@ -3,74 +3,30 @@ package garden.vivarium.app.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
-import garden.vivarium.app.people.Nurseries;
-import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Protection;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.timing.Climate;
-import java.time.LocalDate;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.Keys;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The guide, the story of a stock plant, what is wrong with it, and the search, at the pages themselves. */
-@OnDatabase
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class GuideAndStockTest {
+class GuideAndStockTest extends AtThePages {
 
-    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
-
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private People people;
-
-    @Autowired
-    private CurrentNursery current;
-
-    @Autowired
-    private Stock stock;
-
-    @Autowired
-    private Batches batches;
-
-    @Autowired
-    private Guide guide;
-
-    private Browser browser;
-    private Nurseries.Made nursery;
     private StockPlantView fuchsia;
     private BatchView batch;
 
     @BeforeAll
-    void signIn() {
-        nursery = Nurseries.make(people);
-        current.workingFor(nursery.id(), () -> {
+    void somethingGrows() {
+        in(() -> {
             fuchsia = Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’");
             batch = Growing.stuck(batches, guide, fuchsia, 12, TODAY.minusDays(30));
             return batches.look(batch.code(), Growing.count(TODAY.minusDays(4), 8, 1));
         });
-        browser = new Browser(port);
-        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
-    }
-
-    @AfterAll
-    void leave() {
-        browser.close();
     }
 
     @Test
@@ -152,7 +108,7 @@ class GuideAndStockTest {
 
     @Test
     void aPlantGoesIntoQuarantineAndIsTreatedOnItsDays() {
-        StockPlantView guest = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Sage ‘Quay Guest’"));
+        StockPlantView guest = in(() -> Growing.stockPlant(stock, "Sage ‘Quay Guest’"));
         browser.open("/stock/" + guest.id());
         browser.script("document.querySelectorAll('details').forEach(d => d.open = true)");
         browser.choose("pest", "mealybug");
@@ -170,7 +126,7 @@ class GuideAndStockTest {
 
     @Test
     void aHardCutIsWrittenDownAndItsRecoveryCounted() {
-        StockPlantView sage = current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
+        StockPlantView sage = in(() -> Growing.stockPlant(stock, "Sage ‘Lighter Grey’"));
         browser.open("/stock/" + sage.id());
         browser.press("section[aria-labelledby=rhythm] summary");
         assertThat(browser.text("section[aria-labelledby=rhythm]")).contains("Sharp blade");
@@ -214,7 +170,7 @@ class GuideAndStockTest {
 
     @Test
     void aFamilyOfTwoHundredStaysReadable() {
-        StockPlantView eldest = current.workingFor(nursery.id(), () -> {
+        StockPlantView eldest = in(() -> {
             StockPlantView first = Growing.stockPlant(stock, "Sage ‘Two Hundred’");
             StockPlantView mother = first;
             for (int generation = 0; generation < 6; generation++) {
@@ -261,21 +217,18 @@ class GuideAndStockTest {
 
     @Test
     void aProtectedVarietyIsNotCutAgainWithoutItsLicence() {
-        StockPlantView guarded = current.workingFor(
-                nursery.id(),
-                () -> stock.add(new StockPlantForm(
-                        "Hydrangea ‘Spindrift’",
-                        "woody",
-                        Protection.PROTECTED,
-                        null,
-                        "Bench",
-                        Climate.HEATED,
-                        60,
-                        StockState.GROWING,
-                        null,
-                        null)));
-        BatchView young =
-                current.workingFor(nursery.id(), () -> Growing.stuck(batches, guide, guarded, 12, TODAY.minusDays(30)));
+        StockPlantView guarded = in(() -> stock.add(new StockPlantForm(
+                "Hydrangea ‘Spindrift’",
+                "woody",
+                Protection.PROTECTED,
+                null,
+                "Bench",
+                Climate.HEATED,
+                60,
+                StockState.GROWING,
+                null,
+                null)));
+        BatchView young = in(() -> Growing.stuck(batches, guide, guarded, 12, TODAY.minusDays(30)));
         browser.open("/batches/" + young.code() + "/offspring");
         browser.choose("way", "Softwood cutting in vermiculite");
         browser.type("pieces", "5");

@@ -2,55 +2,26 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import garden.vivarium.app.people.Nurseries;
-import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.OnDatabase;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The whole job once, in a browser, on an empty nursery: stock, plan, stick, check, sheet, round, technique, records. */
-@OnDatabase
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class WholeJobTest {
+class WholeJobTest extends AtThePages {
 
     private static final String PLANT = "Fuchsia ‘Skerry Lantern’";
-
-    @LocalServerPort
-    private int port;
-
-    @Autowired
-    private People people;
 
     @TempDir
     private Path folder;
 
-    private Browser browser;
     private String code;
-
-    @BeforeAll
-    void signIn() {
-        Nurseries.Made nursery = Nurseries.make(people);
-        browser = new Browser(port);
-        browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
-    }
-
-    @AfterAll
-    void leave() {
-        browser.close();
-    }
 
     @Test
     @Order(1)
