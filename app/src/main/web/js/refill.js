@@ -1,4 +1,4 @@
-// A small form on a sheet that was refused: what was typed is put back, and the reason stands beside the field.
+// A small form on a sheet that was refused: what was typed is put back, and the reason stands below, under the name of the field.
 
 export function start(holder) {
   const { form: address, field, why, values } = JSON.parse(holder.dataset.typed);
@@ -19,12 +19,12 @@ export function start(holder) {
   const wrong = form.elements.namedItem(field);
   if (wrong instanceof HTMLElement && shown(wrong)) {
     const reason = document.createElement("p");
-    reason.className = "error";
+    reason.className = "error whole-row";
     reason.id = `${wrong.id}-refused`;
-    reason.textContent = why;
+    reason.textContent = `${wrong.labels?.[0]?.textContent ?? field}: ${why}`;
     wrong.setAttribute("aria-invalid", "true");
     wrong.setAttribute("aria-describedby", reason.id);
-    wrong.after(reason);
+    form.append(reason);
     wrong.focus();
   }
 }

@@ -57,7 +57,8 @@ class StartOrTake {
     if (plan.lastSafe !== null) {
       const last = x(time(plan.lastSafe));
       svg.append("line").attr("class", "due").attr("x1", last).attr("x2", last).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
-      svg.append("text").attr("x", last + 5).attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said.format(new Date(time(plan.lastSafe)))}`);
+      const left = last > 0.7 * WIDTH;
+      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said.format(new Date(time(plan.lastSafe)))}`);
     }
     const today = x(time(plan.today));
     if (today >= EDGE.left && today <= WIDTH - EDGE.right) {
