@@ -32,14 +32,8 @@ public record TakeCount(int pieces, double chance) {
         }
         int from =
                 (int) Math.max(1, Math.ceil((double) wanted / output.chances().size()));
-        ReadyChance rough = ready.rough();
-        OptionalInt near =
-                search(n -> rough.atLeast(wanted, n, output), from, guess(rough, output, wanted), confidence);
-        if (near.isEmpty()) {
-            return Optional.empty();
-        }
         IntToDoubleFunction chance = n -> ready.atLeast(wanted, n, output);
-        OptionalInt least = search(chance, from, near.getAsInt(), confidence);
+        OptionalInt least = search(chance, from, guess(ready, output, wanted), confidence);
         return least.isPresent()
                 ? Optional.of(new TakeCount(least.getAsInt(), chance.applyAsDouble(least.getAsInt())))
                 : Optional.empty();

@@ -6,9 +6,11 @@ import garden.vivarium.core.evidence.RootingTime;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The answer to an aim by one way: how many to take when starting on a day, the chance, the last safe day to start, and
@@ -24,6 +26,7 @@ public final class WayPlan {
     private final int piecesAtMost;
     private final Optional<TakeCount> take;
     private final Optional<LocalDate> lastSafeStart;
+    private final Map<Double, ReadyChance.OfRate> chances = new ConcurrentHashMap<>();
 
     private WayPlan(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
         this.outlook = outlook;
@@ -32,7 +35,7 @@ public final class WayPlan {
         this.limit = limit;
         this.start = start;
         this.piecesAtMost = limit.orElseGet(() -> TakeCount.least(
-                        ReadyChance.withUnlimitedTime(rate(1)), outlook.output(), aim.pieces(), aim.confidence())
+                        ofRate(1).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
                 .map(t -> 2 * t.pieces())
                 .orElse(TakeCount.MOST));
         this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
@@ -130,14 +133,14 @@ public final class WayPlan {
      * day within two years would do.
      */
     public Optional<LocalDate> earliestDue(int pieces) {
-        NextBatch rate = rate(thinning(start));
+        ReadyChance.OfRate rate = ofRate(thinning(start));
         RootingTime time = outlook.ready().slowedBy(slowing(start));
         long stuck = outlook.callusDays() + outlook.settleDays();
         long low = 0;
         long high = 731;
         while (high - low > 1) {
             long middle = (low + high) >>> 1;
-            double chance = ReadyChance.after(rate, time, middle).atLeast(aim.pieces(), pieces, outlook.output());
+            double chance = rate.after(time, middle).atLeast(aim.pieces(), pieces, outlook.output());
             if (chance >= aim.confidence()) {
                 high = middle;
             } else {
@@ -259,14 +262,15 @@ public final class WayPlan {
     }
 
     private boolean isGood(LocalDate day, int pieces) {
-        double rough = readyWhenStarted(day).rough().atLeast(aim.pieces(), pieces, outlook.output());
-        return Math.abs(rough - aim.confidence()) > ReadyChance.ROUGH_IS_WITHIN
-                ? rough > aim.confidence()
-                : chance(day, pieces) >= aim.confidence();
+        return chance(day, pieces) >= aim.confidence();
     }
 
     private ReadyChance readyWhenStarted(LocalDate day) {
-        return ReadyChance.after(rate(thinning(day)), outlook.ready().slowedBy(slowing(day)), daysToReady(day));
+        return ofRate(thinning(day)).after(outlook.ready().slowedBy(slowing(day)), daysToReady(day));
+    }
+
+    private ReadyChance.OfRate ofRate(double thinning) {
+        return chances.computeIfAbsent(thinning, t -> ReadyChance.of(rate(t)));
     }
 
     NextBatch rate(double thinning) {

@@ -26,21 +26,13 @@ public record YoungPlants(int tenth, int middle, int ninetieth) {
                 exceeded(ready, pieces, output, 0.1) / perPot);
     }
 
-    /**
-     * The largest number whose chance of at least so many is not below the chance given: sought by the rough chance, and
-     * decided by the exact one where the two might differ.
-     */
+    /** The largest number whose chance of at least so many is not below the chance given. */
     private static int exceeded(ReadyChance ready, int pieces, OutputRatio output, double chance) {
-        ReadyChance rough = ready.rough();
         int low = 0;
         int high = pieces * output.chances().size() + 1;
         while (high - low > 1) {
             int middle = (low + high) >>> 1;
-            double near = rough.atLeast(middle, pieces, output);
-            boolean enough = Math.abs(near - chance) > ReadyChance.ROUGH_IS_WITHIN
-                    ? near > chance
-                    : ready.atLeast(middle, pieces, output) >= chance;
-            if (enough) {
+            if (ready.atLeast(middle, pieces, output) >= chance) {
                 low = middle;
             } else {
                 high = middle;
