@@ -18,7 +18,7 @@ public final class ReadyChance {
 
     private static final int RATES = 128;
     /** Nodes of speed stand this far apart on the scale of ln(days), or closer. */
-    private static final double SPEED_STEP = 0.035;
+    private static final double SPEED_STEP = 0.025;
 
     /** Beyond so many standard deviations of speed nothing is left to six figures. */
     private static final double SPEED_REACH = 5.5;

@@ -34,10 +34,10 @@ public final class WayPlan {
         this.setting = setting;
         this.limit = limit;
         this.start = start;
-        this.piecesAtMost = limit.orElseGet(() -> TakeCount.least(
-                        ofRate(1).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
-                .map(t -> 2 * t.pieces())
-                .orElse(TakeCount.MOST));
+        this.piecesAtMost = limit.orElseGet(
+                () -> TakeCount.least(ofRate(1).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
+                        .map(t -> 2 * t.pieces())
+                        .orElse(TakeCount.MOST));
         this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
         this.lastSafeStart = latestStart();
     }
