@@ -100,6 +100,24 @@ public final class ReadyChance {
         }
     }
 
+    /**
+     * From shares of pieces there, each with its weight.
+     *
+     * @param shares in rows, rising within each
+     * @param weights of the same length, summing to one
+     * @param row length of a row
+     */
+    public static ReadyChance ofShares(double[] shares, double[] weights, int row) {
+        ShareGrid grid = new ShareGrid();
+        for (int i = 0; i < shares.length; i++) {
+            if (i % row == 0) {
+                grid.start();
+            }
+            grid.add(shares[i], weights[i]);
+        }
+        return new ReadyChance(grid.shares(), grid.weights());
+    }
+
     /** With unlimited time: every piece that ever will has become ready. */
     public static ReadyChance withUnlimitedTime(NextBatch rate) {
         return of(rate).withUnlimitedTime();

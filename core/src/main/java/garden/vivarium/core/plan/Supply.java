@@ -1,0 +1,201 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.guide.OutputRatio;
+import java.util.Arrays;
+import org.hipparchus.special.Gamma;
+
+/**
+ * How many young plants there will be: the chances of 0, 1, 2 and so on. Supplies of different batches are independent, and
+ * add up by convolution; means are never multiplied or added where a chance is asked for.
+ */
+public final class Supply {
+
+    private static final double NEGLIGIBLE = 1e-12;
+    private static final Supply NONE = new Supply(new double[] {1});
+
+    private final double[] chances;
+
+    private Supply(double[] chances) {
+        int last = chances.length - 1;
+        while (last > 0 && chances[last] < NEGLIGIBLE) {
+            last--;
+        }
+        this.chances = Arrays.copyOf(chances, last + 1);
+    }
+
+    /** Nothing at all. */
+    public static Supply none() {
+        return NONE;
+    }
+
+    /** So many for certain. */
+    public static Supply exactly(int number) {
+        double[] chances = new double[number + 1];
+        chances[number] = 1;
+        return new Supply(chances);
+    }
+
+    /** From the chances of 0, 1, 2, …, which sum to one. */
+    public static Supply ofChances(double[] chances) {
+        return new Supply(chances);
+    }
+
+    /**
+     * What so many pieces give.
+     *
+     * @param ready the chance model of one piece
+     * @param pieces pieces taken, 0 and up
+     * @param output young plants of a ready piece
+     * @param perPot rooted pieces to a young plant's pot, 1 and up
+     */
+    public static Supply of(ReadyChance ready, int pieces, OutputRatio output, int perPot) {
+        return new Supply(ready.distribution(pieces)).yielding(output).potted(perPot);
+    }
+
+    /** Each gives as many as the output ratio says: compounded, by Horner's rule on distributions. */
+    public Supply yielding(OutputRatio output) {
+        if (output.isOne()) {
+            return this;
+        }
+        double[] sum = {chances[chances.length - 1]};
+        for (int k = chances.length - 2; k >= 0; k--) {
+            double[] next = new double[sum.length + output.chances().size()];
+            for (int y = 0; y < sum.length; y++) {
+                for (int more = 1; more <= output.chances().size(); more++) {
+                    next[y + more] += sum[y] * output.chances().get(more - 1);
+                }
+            }
+            next[0] += chances[k];
+            sum = next;
+        }
+        return new Supply(sum);
+    }
+
+    /** So many together make one. */
+    public Supply potted(int perPot) {
+        if (perPot == 1) {
+            return this;
+        }
+        double[] pots = new double[(chances.length - 1) / perPot + 1];
+        for (int n = 0; n < chances.length; n++) {
+            pots[n / perPot] += chances[n];
+        }
+        return new Supply(pots);
+    }
+
+    /** Each stays alive with a rate common to all of them: beta-binomial for each number. */
+    public Supply surviving(NextBatch rate) {
+        double[] left = new double[chances.length];
+        for (int n = 0; n < chances.length; n++) {
+            if (chances[n] > 0) {
+                addSurvivors(left, n, chances[n], rate.a(), rate.b());
+            }
+        }
+        return new Supply(left);
+    }
+
+    /** From the likeliest number outwards, each chance from its neighbour's. */
+    private static void addSurvivors(double[] left, int n, double weight, double a, double b) {
+        int middle = (int) Math.min(n, Math.round(n * a / (a + b)));
+        double peak = weight
+                * Math.exp(Gamma.logGamma(n + 1.0)
+                        - Gamma.logGamma(middle + 1.0)
+                        - Gamma.logGamma(n - middle + 1.0)
+                        + logBeta(middle + a, n - middle + b)
+                        - logBeta(a, b));
+        left[middle] += peak;
+        double at = peak;
+        for (int s = middle; s < n; s++) {
+            at *= (n - s) * (a + s) / ((s + 1.0) * (b + n - s - 1));
+            left[s + 1] += at;
+        }
+        at = peak;
+        for (int s = middle; s > 0; s--) {
+            at *= s * (b + n - s) / ((n - s + 1.0) * (a + s - 1));
+            left[s - 1] += at;
+        }
+    }
+
+    private static double logBeta(double a, double b) {
+        return Gamma.logGamma(a) + Gamma.logGamma(b) - Gamma.logGamma(a + b);
+    }
+
+    /** This and another, independent of it. */
+    public Supply and(Supply other) {
+        double[] sum = new double[chances.length + other.chances.length - 1];
+        for (int i = 0; i < chances.length; i++) {
+            for (int j = 0; j < other.chances.length; j++) {
+                sum[i + j] += chances[i] * other.chances[j];
+            }
+        }
+        return new Supply(sum);
+    }
+
+    /** What is left after so many have gone to others first; never below none. */
+    public Supply beyond(int gone) {
+        if (gone <= 0) {
+            return this;
+        }
+        double[] rest = new double[Math.max(1, chances.length - gone)];
+        for (int n = 0; n < chances.length; n++) {
+            rest[Math.max(0, n - gone)] += chances[n];
+        }
+        return new Supply(rest);
+    }
+
+    /** Of it, so many at most. */
+    public Supply atMost(int most) {
+        if (most >= chances.length - 1) {
+            return this;
+        }
+        double[] held = new double[most + 1];
+        for (int n = 0; n < chances.length; n++) {
+            held[Math.min(most, n)] += chances[n];
+        }
+        return new Supply(held);
+    }
+
+    /** The chance of so many or more. */
+    public double atLeast(int number) {
+        if (number <= 0) {
+            return 1;
+        }
+        double sum = 0;
+        for (int n = chances.length - 1; n >= number; n--) {
+            sum += chances[n];
+        }
+        return Math.min(1, sum);
+    }
+
+    /** The chance of exactly so many. */
+    public double exactChance(int number) {
+        return number < 0 || number >= chances.length ? 0 : chances[number];
+    }
+
+    /** The largest number that comes, or is passed, with this chance or a greater one. */
+    public int surely(double chance) {
+        double sum = 0;
+        for (int n = chances.length - 1; n > 0; n--) {
+            sum += chances[n];
+            if (sum >= chance) {
+                return n;
+            }
+        }
+        return 0;
+    }
+
+    /** What comes on average. */
+    public double mean() {
+        double sum = 0;
+        for (int n = 1; n < chances.length; n++) {
+            sum += n * chances[n];
+        }
+        return sum;
+    }
+
+    /** The largest number that can come at all. */
+    public int most() {
+        return chances.length - 1;
+    }
+}

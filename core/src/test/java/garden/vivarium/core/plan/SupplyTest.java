@@ -1,0 +1,110 @@
+package garden.vivarium.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.guide.OutputRatio;
+import garden.vivarium.core.timing.Window;
+import java.util.List;
+import java.util.Random;
+import org.hipparchus.random.RandomDataGenerator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SupplyTest {
+
+    private static final NextBatch RATE = new NextBatch(6.88321, 2.51825);
+    private static final NextBatch SETTLING = new NextBatch(9, 1);
+    private static final RootingTime TIME = RootingTime.ofGuide(new Window(7.5, 30));
+    private static final OutputRatio THREE = new OutputRatio(List.of(0.5, 0.3, 0.2));
+
+    @Test
+    void twelveLeavesHoldTheWorkedValue() {
+        Supply leaves = Supply.of(ReadyChance.withUnlimitedTime(RATE), 12, THREE, 1);
+
+        assertThat(leaves.atLeast(12)).isCloseTo(0.781808, within(5e-7));
+        assertThat(leaves.mean()).isCloseTo(12 * RATE.mean() * THREE.mean(), within(1e-6));
+    }
+
+    @Test
+    void establishmentAndOutputAgreeWithSimulation() {
+        Supply supply =
+                Supply.of(ReadyChance.after(RATE, TIME, 21), 30, THREE, 2).surviving(SETTLING);
+        int runs = 40_000;
+        int[] counts = new int[60];
+        Random random = new Random(19);
+        RandomDataGenerator draws = new RandomDataGenerator(23);
+        for (int run = 0; run < runs; run++) {
+            double there = draws.nextBeta(RATE.a(), RATE.b()) * TIME.by(21, TIME.tau() * random.nextGaussian());
+            int pieces = 0;
+            for (int i = 0; i < 30; i++) {
+                if (random.nextDouble() < there) {
+                    double yield = random.nextDouble();
+                    pieces += yield < 0.5 ? 1 : yield < 0.8 ? 2 : 3;
+                }
+            }
+            double settle = draws.nextBeta(SETTLING.a(), SETTLING.b());
+            int settled = 0;
+            for (int pot = 0; pot < pieces / 2; pot++) {
+                settled += random.nextDouble() < settle ? 1 : 0;
+            }
+            counts[settled]++;
+        }
+        double above = 0;
+        for (int n = 59; n >= 1; n--) {
+            above += counts[n] / (double) runs;
+            double error = Math.sqrt(Math.max(1e-6, above * (1 - above)) / runs);
+            assertThat(supply.atLeast(n)).as("%d or more", n).isCloseTo(above, within(4.5 * error + 1e-4));
+        }
+    }
+
+    @Test
+    void twoSuppliesAddUp() {
+        Supply both = Supply.exactly(5).and(Supply.ofChances(new double[] {0.25, 0.5, 0.25}));
+
+        assertThat(both.atLeast(5)).isEqualTo(1);
+        assertThat(both.atLeast(6)).isCloseTo(0.75, within(1e-12));
+        assertThat(both.atLeast(7)).isCloseTo(0.25, within(1e-12));
+        assertThat(both.surely(0.9)).isEqualTo(5);
+        assertThat(both.surely(0.75)).isEqualTo(6);
+    }
+
+    @Test
+    void whatGoesToOthersFirstIsNotThereTwice() {
+        Supply batch = Supply.ofChances(new double[] {0, 0, 0.2, 0.3, 0.5});
+        Supply first = batch.atMost(2);
+        Supply rest = batch.beyond(2);
+
+        assertThat(first.mean() + rest.mean()).isCloseTo(batch.mean(), within(1e-12));
+        assertThat(rest.atLeast(1)).isCloseTo(0.8, within(1e-12));
+        assertThat(batch.beyond(9).atLeast(1)).isZero();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {0, 6, 15, 30})
+    void theTopUpIsTheLeastThatWillDo(int had) {
+        Supply have =
+                had == 0 ? Supply.none() : Supply.of(ReadyChance.withUnlimitedTime(RATE), had, OutputRatio.one(), 1);
+        ReadyChance more = ReadyChance.after(RATE, TIME, 30);
+        TopUp up = TopUp.least(have, more, OutputRatio.one(), 1, 20, 0.9, 500).orElseThrow();
+
+        assertThat(up.chance()).isGreaterThanOrEqualTo(0.9);
+        assertThat(have.and(Supply.of(more, up.pieces(), OutputRatio.one(), 1)).atLeast(20))
+                .isCloseTo(up.chance(), within(1e-9));
+        assertThat(have.and(Supply.of(more, up.pieces() - 1, OutputRatio.one(), 1))
+                        .atLeast(20))
+                .isLessThan(0.9);
+    }
+
+    @Test
+    void whatSufficesNeedsNothingMoreAndWhatCannotBeIsSaid() {
+        ReadyChance more = ReadyChance.after(RATE, TIME, 30);
+        assertThat(TopUp.least(Supply.exactly(25), more, OutputRatio.one(), 1, 20, 0.9, 500))
+                .hasValueSatisfying(t -> assertThat(t.pieces()).isZero());
+        assertThat(TopUp.least(Supply.none(), more, OutputRatio.one(), 1, 20, 0.9, 20))
+                .isEmpty();
+    }
+}
