@@ -22,6 +22,9 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select b from Batch b where b.closedOn is null order by b.takenOn, b.code")
     List<Batch> open();
 
+    @Query("select b from Batch b where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
+    List<Batch> givingSince(LocalDate day);
+
     @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code limit :most")
     List<Batch> lastClosed(int most);
 

@@ -65,6 +65,7 @@ public record NewBatch(
         private Integer hunch;
         private Integer minutes;
         private boolean measured;
+        private UUID planId;
 
         private Draft(Protocol protocol) {
             this.protocol = protocol;
@@ -76,6 +77,12 @@ public record NewBatch(
             plant = which;
             stockPlantId = stockPlant;
             placeId = place;
+            return this;
+        }
+
+        /** Planned beforehand. */
+        public Draft onPlan(UUID plan) {
+            planId = plan;
             return this;
         }
 
@@ -134,7 +141,7 @@ public record NewBatch(
                     stockPlantId,
                     fromBatchId,
                     placeId,
-                    null,
+                    planId,
                     null,
                     protocol.key(),
                     protocol.version(),

@@ -25,7 +25,8 @@ record DemoBook(
         List<Drying> drying,
         List<CutHard> cutHard,
         List<Treated> care,
-        List<Look> looks) {
+        List<Look> looks,
+        List<Promised> promised) {
 
     /** A place of the nursery. */
     record Spot(String name, Climate climate) {}
@@ -97,6 +98,9 @@ record DemoBook(
 
     /** A look at a stock plant. */
     record Look(String plant, int ago, Integer shoots, String note) {}
+
+    /** Plants promised; without days it is a name in line. */
+    record Promised(String who, String plant, int plants, Integer inDays) {}
 
     static DemoBook read() {
         YAMLMapper mapper = YAMLMapper.builder()

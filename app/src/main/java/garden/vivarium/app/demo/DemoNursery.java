@@ -114,6 +114,8 @@ public class DemoNursery {
             mothers.forEach((plant, all) -> eldest.put(plant, all.get(0)));
             book.drying().forEach(d -> tales.drying(d, eldest.get(d.plant()), places.get(d.place())));
             tales.tell(book, eldest);
+            entities.flush();
+            book.promised().forEach(p -> tales.promise(p, eldest.get(p.plant())));
         }
 
         private StockPlantForm form(DemoBook.Mother m) {

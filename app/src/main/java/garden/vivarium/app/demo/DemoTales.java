@@ -8,6 +8,7 @@ import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.promise.Promises;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
@@ -32,14 +33,23 @@ class DemoTales {
     private final Stock stock;
     private final Batches batches;
     private final CareBook care;
+    private final Promises promises;
     private final Protocols protocols;
     private final Guide guide;
     private final Today today;
 
-    DemoTales(Stock stock, Batches batches, CareBook care, Protocols protocols, Guide guide, Today today) {
+    DemoTales(
+            Stock stock,
+            Batches batches,
+            CareBook care,
+            Promises promises,
+            Protocols protocols,
+            Guide guide,
+            Today today) {
         this.stock = stock;
         this.batches = batches;
         this.care = care;
+        this.promises = promises;
         this.protocols = protocols;
         this.guide = guide;
         this.today = today;
@@ -95,6 +105,16 @@ class DemoTales {
                 .guessed(d.hunch(), d.minutes())
                 .made());
         stock.cut(parent.id(), d.pieces(), day, false);
+    }
+
+    /** Plants are promised, and each promise draws on what is free. */
+    void promise(DemoBook.Promised p, StockPlantView mother) {
+        promises.make(
+                p.who(),
+                mother.plant().id(),
+                p.plants(),
+                p.inDays() == null ? null : today.date().plusDays(p.inDays()),
+                null);
     }
 
     /** Hard cuts, treatments and how they turned out, looks, and the quarantine of what came in. */

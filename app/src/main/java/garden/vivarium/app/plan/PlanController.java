@@ -83,7 +83,14 @@ class PlanController {
         if (!wrong.hasErrors()) {
             try {
                 PlanView plan = plans.commit(form);
-                next.addFlashAttribute("said", "Plan committed. Stick it when you are at the bench.");
+                boolean promised = form.forWhom() != null && !form.forWhom().isBlank();
+                next.addFlashAttribute(
+                        "said",
+                        (promised
+                                        ? "Plan committed, and promised to %s."
+                                                .formatted(form.forWhom().strip())
+                                        : "Plan committed.")
+                                + " Stick it when you are at the bench.");
                 return "redirect:/plan/" + plan.id() + "/stick";
             } catch (Problem p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
@@ -162,8 +169,7 @@ class PlanController {
 
     @PostMapping("/{id}/drop")
     String drop(@PathVariable UUID id, RedirectAttributes next) {
-        plans.drop(id);
-        next.addFlashAttribute("said", "Plan dropped.");
+        next.addFlashAttribute("said", plans.drop(id));
         return "redirect:/plan";
     }
 

@@ -35,7 +35,10 @@ record PlanForm(
         Integer take,
 
         @Size(max = 300, message = "Shorten the reason to 300 characters.")
-        String reason) {
+        String reason,
+
+        @Size(max = 120, message = "Shorten the name to 120 characters.")
+        String forWhom) {
 
     public int perPotOrOne() {
         return perPot == null ? 1 : perPot;

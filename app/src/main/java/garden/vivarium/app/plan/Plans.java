@@ -3,15 +3,23 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.stock.MayCut;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,13 +31,24 @@ public class Plans {
     private final Ways ways;
     private final Stock stock;
     private final Batches batches;
+    private final Protocols protocols;
+    private final ApplicationEventPublisher events;
     private final Today today;
 
-    Plans(PlanRepository plans, Ways ways, Stock stock, Batches batches, Today today) {
+    Plans(
+            PlanRepository plans,
+            Ways ways,
+            Stock stock,
+            Batches batches,
+            Protocols protocols,
+            ApplicationEventPublisher events,
+            Today today) {
         this.plans = plans;
         this.ways = ways;
         this.stock = stock;
         this.batches = batches;
+        this.protocols = protocols;
+        this.events = events;
         this.today = today;
     }
 
@@ -69,8 +88,12 @@ public class Plans {
         }
         Chosen chosen = new Chosen(
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
-        return plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
+        PlanView plan = plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
                 .view();
+        if (form.forWhom() != null && !form.forWhom().isBlank()) {
+            events.publishEvent(new PlanCommitted(plan, form.forWhom().strip()));
+        }
+        return plan;
     }
 
     @Transactional(readOnly = true)
@@ -86,9 +109,59 @@ public class Plans {
                 .toList();
     }
 
+    /**
+     * Drops a plan that has not been stuck.
+     *
+     * @return what that frees, in words
+     */
     @Transactional
-    public void drop(UUID id) {
-        plans.findById(id).orElseThrow(() -> new Missing("no such plan")).drop();
+    public String drop(UUID id) {
+        Plan plan = plans.findById(id).orElseThrow(() -> new Missing("no such plan"));
+        plan.drop();
+        PlanView view = plan.view();
+        List<String> words = new ArrayList<>();
+        words.add("Plan dropped.");
+        stock.find(view.stockPlantId())
+                .ifPresent(s -> words.add("%s keeps its %s."
+                        .formatted(s.code(), view.take() == 1 ? "piece" : "%,d pieces".formatted(view.take()))));
+        events.publishEvent(new PlanDropped(view, words));
+        return String.join(" ", words);
+    }
+
+    /** Young plants that a plan not yet stuck will have given by a day, started on its day or today. */
+    @Transactional(readOnly = true)
+    public Supply toCome(PlanView plan, LocalDate day) {
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        Protocol protocol = protocols
+                .version(plan.protocol(), plan.protocolVersion())
+                .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
+        LocalDate start = plan.startOn().isBefore(today.date()) ? today.date() : plan.startOn();
+        Outlook outlook = ways.outlook(protocol, plant);
+        return Supply.of(
+                outlook.readyBy(ways.setting(plant), start, day), plan.take(), outlook.output(), plan.piecesPerPot());
+    }
+
+    /** The plans with these ids, whatever became of them. */
+    @Transactional(readOnly = true)
+    public List<PlanView> all(Collection<UUID> ids) {
+        return plans.findAllById(ids).stream().map(Plan::view).toList();
+    }
+
+    /** Commits so many pieces more by a way, started today, towards a number that is short. */
+    @Transactional
+    public PlanView topUp(TopUps.Advice advice, int youngPlants, LocalDate due, double confidence) {
+        PlanForm form = new PlanForm(
+                advice.from().id(),
+                youngPlants,
+                1,
+                due,
+                (int) Math.round(100 * confidence),
+                today.date(),
+                advice.way().key(),
+                advice.take(),
+                null,
+                null);
+        return commit(form);
     }
 
     /**

@@ -208,11 +208,11 @@ class Ways {
         return new Asked(aim, p -> WayPlan.of(outlook(p, plant), aim, setting, limit, start));
     }
 
-    private Setting setting(StockPlantView plant) {
+    Setting setting(StockPlantView plant) {
         return new Setting(plant.place().climate(), people.hemisphere());
     }
 
-    private Outlook outlook(Protocol protocol, StockPlantView plant) {
+    Outlook outlook(Protocol protocol, StockPlantView plant) {
         return evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
     }
 

@@ -3,7 +3,11 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Outcome;
+import garden.vivarium.app.plan.TopUps;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.promise.Line;
+import garden.vivarium.app.promise.PromiseBook;
+import garden.vivarium.app.promise.PromiseView;
 import garden.vivarium.app.round.Errand.Deed;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -29,11 +33,13 @@ class Errands {
     private static final int REST_TOLD_FOR = 60;
 
     private final CareBook care;
+    private final PromiseBook promises;
     private final Stock stock;
     private final Says says;
 
-    Errands(CareBook care, Stock stock, Says says) {
+    Errands(CareBook care, PromiseBook promises, Stock stock, Says says) {
         this.care = care;
+        this.promises = promises;
         this.stock = stock;
         this.says = says;
     }
@@ -45,6 +51,7 @@ class Errands {
         List<Errand> errands = new ArrayList<>();
         care.due(day).forEach(c -> errands.add(treat(c, places, day)));
         care.asking(day).forEach(c -> errands.add(judge(c, places)));
+        promises.atRisk().forEach(j -> errands.add(atRisk(j, all)));
         Map<UUID, LocalDate> seen = stock.lastLooks();
         for (StockPlantView s : all.stream().filter(s -> !s.isRetired()).toList()) {
             quarantine(s, day).ifPresent(errands::add);
@@ -53,6 +60,44 @@ class Errands {
             rested(s, day).ifPresent(errands::add);
         }
         return errands;
+    }
+
+    /** A promise whose chance has fallen below what was asked stands where its plant does. */
+    private Errand atRisk(Line.Judged j, Collection<StockPlantView> all) {
+        PromiseView p = j.promise();
+        Optional<TopUps.Advice> advice = j.advice();
+        PlaceView place = advice.map(a -> a.from().place())
+                .orElseGet(() -> all.stream()
+                        .filter(s -> s.plant().id().equals(p.plantId()))
+                        .findFirst()
+                        .map(StockPlantView::place)
+                        .orElseGet(() -> stock.places().get(0)));
+        String stands = "%s of %s asked, due %s."
+                .formatted(says.percent(j.chance()), says.percent(p.confidence()), says.day(p.due()));
+        return new Errand(
+                place,
+                "Promise",
+                p.who(),
+                "/promises#p-" + p.id(),
+                p.plant(),
+                "%d owed, at risk".formatted(p.owed()),
+                advice.map(a -> "%s Stick %d more of %s today (%s)%s."
+                                .formatted(
+                                        stands,
+                                        a.take(),
+                                        a.from().code(),
+                                        a.way().title(),
+                                        a.last().equals(p.due()) || a.takeThen() == a.take()
+                                                ? ""
+                                                : ", or %d by %s at the latest"
+                                                        .formatted(a.takeThen(), says.day(a.last()))))
+                        .orElse(stands
+                                + " Nothing stuck today would be there in time: warn them, or find plants elsewhere."),
+                true,
+                advice.map(a -> List.of(
+                                Deed.send("Stick %d".formatted(a.take()), "/promises/" + p.id() + "/top-up", Map.of()),
+                                Deed.go("See", "/promises#p-" + p.id())))
+                        .orElseGet(() -> List.of(Deed.go("See", "/promises#p-" + p.id()))));
     }
 
     private Errand treat(CareView c, Map<UUID, PlaceView> places, LocalDate day) {

@@ -6,6 +6,8 @@ import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Season;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 
 /**
@@ -90,5 +92,14 @@ public record Outlook(
             rate = rate.and(settle.get().share());
         }
         return rate;
+    }
+
+    /** The chances of pieces taken on a day to be young plants by the day due. */
+    public ReadyChance readyBy(Setting setting, LocalDate start, LocalDate due) {
+        LocalDate stuck = start.plusDays(callusDays());
+        double thinning = season.thinning(stuck, setting.climate(), setting.hemisphere());
+        double slowing = season.slowing(stuck, setting.climate(), setting.hemisphere());
+        return ReadyChance.after(
+                nextBatch(thinning), ready.slowedBy(slowing), ChronoUnit.DAYS.between(stuck, due) - settleDays());
     }
 }

@@ -1,0 +1,313 @@
+package garden.vivarium.app.promise;
+
+import garden.vivarium.app.batch.ToCome;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.plan.TopUps;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Working;
+import garden.vivarium.core.plan.Supply;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Judges promises. Shares of one batch lie one behind the other in the order in which promises are served, so that no plant
+ * counts for two of them; the last in line has what is left over too.
+ */
+@Service
+public class PromiseBook {
+
+    private static final int FAR_AHEAD = 730;
+    private static final double SURE = 0.9;
+    private static final double EVEN = 0.5;
+
+    private final PromiseRepository promises;
+    private final ClaimRepository claims;
+    private final ToCome toCome;
+    private final Plans plans;
+    private final TopUps topUps;
+    private final Stock stock;
+    private final Says says;
+    private final Today today;
+
+    PromiseBook(
+            PromiseRepository promises,
+            ClaimRepository claims,
+            ToCome toCome,
+            Plans plans,
+            TopUps topUps,
+            Stock stock,
+            Says says,
+            Today today) {
+        this.promises = promises;
+        this.claims = claims;
+        this.toCome = toCome;
+        this.plans = plans;
+        this.topUps = topUps;
+        this.stock = stock;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** Everything that is owed, by plant. */
+    @Transactional(readOnly = true)
+    public List<Line> lines() {
+        return new Ledger().lines();
+    }
+
+    /** Promises whose chance is below what was asked, the first due first. */
+    @Transactional(readOnly = true)
+    public List<Line.Judged> atRisk() {
+        if (promises.findByState(PromiseState.OPEN).isEmpty()) {
+            return List.of();
+        }
+        return lines().stream()
+                .flatMap(l -> l.promises().stream())
+                .filter(Line.Judged::isShort)
+                .sorted((a, b) -> PromiseView.IN_LINE.compare(a.promise(), b.promise()))
+                .toList();
+    }
+
+    /** Promises that were kept or dropped last. */
+    @Transactional(readOnly = true)
+    List<PromiseView> past() {
+        return promises.lastNot(PromiseState.OPEN).stream().map(Promise::view).toList();
+    }
+
+    /**
+     * What a promise could draw on beyond what is promised already: as many as come by its day every second time, the first
+     * ready first.
+     */
+    List<Offer> offers(PromiseView promise) {
+        Ledger ledger = new Ledger();
+        return ledger.pools(promise.plantId()).stream()
+                .map(p -> new Offer(p, p.by(day(promise)).surely(EVEN) - p.taken()))
+                .filter(o -> o.plants() > 0)
+                .toList();
+    }
+
+    /** A batch or plan, and how many more a promise could draw on it. */
+    record Offer(Pool pool, int plants) {}
+
+    /** A batch or plan as a pool of young plants, with the claims on it in the order in which they are served. */
+    final class Pool {
+
+        private final UUID planId;
+        private final UUID batchId;
+        private final String words;
+        private final String address;
+        private final Function<LocalDate, Supply> supply;
+        private final List<Claim> queue = new ArrayList<>();
+        private final Map<LocalDate, Supply> reckoned = new HashMap<>();
+
+        private Pool(UUID planId, UUID batchId, String words, String address, Function<LocalDate, Supply> supply) {
+            this.planId = planId;
+            this.batchId = batchId;
+            this.words = words;
+            this.address = address;
+            this.supply = supply;
+        }
+
+        UUID planId() {
+            return planId;
+        }
+
+        UUID batchId() {
+            return batchId;
+        }
+
+        Supply by(LocalDate day) {
+            return reckoned.computeIfAbsent(day, supply);
+        }
+
+        int taken() {
+            return queue.stream().mapToInt(Claim::plants).sum();
+        }
+
+        private UUID id() {
+            return batchId == null ? planId : batchId;
+        }
+
+        /** What a claim can have by the day: its share behind those served before; the last has the rest as well. */
+        private Supply share(Claim claim, LocalDate day) {
+            int before = 0;
+            for (Claim c : queue) {
+                if (c == claim) {
+                    break;
+                }
+                before += c.plants();
+            }
+            Supply rest = by(day).beyond(before + claim.given());
+            boolean last = queue.get(queue.size() - 1) == claim;
+            return last ? rest : rest.atMost(claim.plants() - claim.given());
+        }
+    }
+
+    private LocalDate day(PromiseView promise) {
+        return promise.due() == null ? today.date().plusDays(FAR_AHEAD) : promise.due();
+    }
+
+    /** One reading of all that is owed and all that is there. */
+    private final class Ledger {
+
+        private final Map<UUID, List<PromiseView>> open;
+        private final Map<UUID, List<Pool>> pools = new HashMap<>();
+        private final Map<UUID, Pool> poolOf = new HashMap<>();
+        private final Map<UUID, List<Claim>> claimsOf;
+
+        Ledger() {
+            Map<UUID, PromiseView> all = promises.findAll().stream()
+                    .map(Promise::view)
+                    .collect(Collectors.toMap(PromiseView::id, Function.identity()));
+            open = all.values().stream()
+                    .filter(PromiseView::isOpen)
+                    .sorted(PromiseView.IN_LINE)
+                    .collect(Collectors.groupingBy(PromiseView::plantId, LinkedHashMap::new, Collectors.toList()));
+            Map<UUID, StockPlantView> parents =
+                    stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
+            Map<String, UUID> plantIds = stock.plants().stream().collect(Collectors.toMap(p -> p.name(), p -> p.id()));
+            for (ToCome.Source s : toCome.sources()) {
+                add(
+                        plantIds.get(s.batch().plant()),
+                        new Pool(
+                                s.batch().planId(),
+                                s.batch().id(),
+                                s.batch().code(),
+                                "/batches/" + s.batch().code(),
+                                s::by));
+            }
+            for (PlanView plan : plans.waiting()) {
+                StockPlantView parent = parents.get(plan.stockPlantId());
+                add(
+                        parent.plant().id(),
+                        new Pool(
+                                plan.id(),
+                                null,
+                                "the plan of %s".formatted(says.day(plan.startOn())),
+                                "/plan/" + plan.id() + "/stick",
+                                day -> plans.toCome(plan, day)));
+            }
+            List<Claim> found = claims.findAll();
+            claimsOf = found.stream().collect(Collectors.groupingBy(Claim::promiseId));
+            // What was given is gone first, whatever became of the promise; then those that are owed, in line.
+            found.stream()
+                    .filter(c -> c.plants() > 0)
+                    .sorted((a, b) -> {
+                        PromiseView one = all.get(a.promiseId());
+                        PromiseView other = all.get(b.promiseId());
+                        return one.isOpen() == other.isOpen()
+                                ? PromiseView.IN_LINE.compare(one, other)
+                                : one.isOpen() ? 1 : -1;
+                    })
+                    .forEach(c -> pool(c).ifPresent(p -> p.queue.add(c)));
+        }
+
+        private void add(UUID plant, Pool pool) {
+            pools.computeIfAbsent(plant, p -> new ArrayList<>()).add(pool);
+            if (pool.batchId != null) {
+                poolOf.put(pool.batchId, pool);
+            }
+            if (pool.planId != null) {
+                poolOf.put(pool.planId, pool);
+            }
+        }
+
+        private Optional<Pool> pool(Claim c) {
+            return Optional.ofNullable(poolOf.get(c.batchId() == null ? c.planId() : c.batchId()));
+        }
+
+        List<Pool> pools(UUID plant) {
+            return pools.getOrDefault(plant, List.of());
+        }
+
+        List<Line> lines() {
+            return open.values().stream().map(this::line).toList();
+        }
+
+        private Line line(List<PromiseView> inLine) {
+            UUID plant = inLine.get(0).plantId();
+            LocalDate far = today.date().plusDays(FAR_AHEAD);
+            return new Line(
+                    plant,
+                    inLine.get(0).plant(),
+                    inLine.stream().map(this::judge).toList(),
+                    pools(plant).stream()
+                            .map(p -> new Line.Source(
+                                    p.id(),
+                                    p.batchId != null,
+                                    p.words,
+                                    p.address,
+                                    p.taken(),
+                                    p.by(far).beyond(p.taken()).surely(SURE)))
+                            .toList());
+        }
+
+        private Line.Judged judge(PromiseView promise) {
+            LocalDate day = day(promise);
+            Supply supply = Supply.none();
+            List<Line.Drawn> drawn = new ArrayList<>();
+            List<Working.Step> steps = new ArrayList<>();
+            int covered = 0;
+            for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
+                Optional<Pool> pool = pool(c);
+                if (pool.isEmpty() || c.plants() == 0) {
+                    continue;
+                }
+                Supply share = pool.get().share(c, day);
+                supply = supply.and(share);
+                covered += c.plants() - c.given();
+                drawn.add(new Line.Drawn(
+                        c.getId(),
+                        pool.get().words,
+                        pool.get().address,
+                        c.plants(),
+                        c.given(),
+                        pool.get().batchId != null));
+                steps.add(Working.step(
+                        "From %s, behind %d for others"
+                                .formatted(pool.get().words, pool.get().taken() - c.plants()),
+                        String.format(
+                                Locale.ROOT,
+                                "on average %.1f, nine times in ten %d or more",
+                                share.mean(),
+                                share.surely(SURE))));
+            }
+            double chance = supply.atLeast(promise.owed());
+            steps.add(Working.step(
+                    "Batches are independent, so their chances are convolved",
+                    String.format(
+                            Locale.ROOT,
+                            "P(%d or more%s) = %.1f%%",
+                            promise.owed(),
+                            promise.due() == null ? "" : " by " + says.day(promise.due()),
+                            100 * chance)));
+            boolean isShort = promise.due() != null && chance < promise.confidence() && promise.owed() > 0;
+            return new Line.Judged(
+                    promise,
+                    drawn,
+                    chance,
+                    supply.surely(SURE),
+                    supply.surely(1 - SURE),
+                    Math.max(0, promise.owed() - covered),
+                    isShort && promise.due().isAfter(today.date())
+                            ? topUps.advise(new TopUps.Short(
+                                    promise.plantId(), supply, promise.owed(), promise.due(), promise.confidence()))
+                            : Optional.empty(),
+                    new Working("Will the promise to %s be met".formatted(promise.who()), steps));
+        }
+    }
+}

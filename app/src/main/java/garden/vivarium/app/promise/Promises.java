@@ -1,0 +1,273 @@
+package garden.vivarium.app.promise;
+
+import garden.vivarium.app.plan.PlanCommitted;
+import garden.vivarium.app.plan.PlanDropped;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.plan.TopUps;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is done about promises. Each method is one sentence of the work and one transaction. */
+@Service
+public class Promises {
+
+    private static final int MOST_PLANTS = 5000;
+    private static final double USUAL_CONFIDENCE = 0.9;
+
+    private final PromiseRepository promises;
+    private final ClaimRepository claims;
+    private final PromiseBook book;
+    private final Plans plans;
+    private final Stock stock;
+    private final Says says;
+    private final Today today;
+
+    Promises(
+            PromiseRepository promises,
+            ClaimRepository claims,
+            PromiseBook book,
+            Plans plans,
+            Stock stock,
+            Says says,
+            Today today) {
+        this.promises = promises;
+        this.claims = claims;
+        this.book = book;
+        this.plans = plans;
+        this.stock = stock;
+        this.says = says;
+        this.today = today;
+    }
+
+    /**
+     * Promises plants, and lets the promise draw on what is free.
+     *
+     * @param who to whom, or for what occasion
+     * @param plant the plant
+     * @param plants how many, 1 to 5,000
+     * @param due by when; null for a name that waits in line
+     * @param sure the chance asked for, in per cent; null for 90
+     * @throws Problem naming the field, if something cannot be
+     */
+    @Transactional
+    public PromiseView make(String who, UUID plant, Integer plants, LocalDate due, Integer sure) {
+        PlantView of = stock.plants().stream()
+                .filter(p -> p.id().equals(plant))
+                .findFirst()
+                .orElseThrow(() -> new Problem("plant", "That plant is not here; choose one from the list."));
+        if (who == null || who.isBlank()) {
+            throw new Problem("who", "Say to whom, or for what occasion.");
+        }
+        if (who.strip().length() > 120) {
+            throw new Problem("who", "Shorten the name to 120 characters.");
+        }
+        if (plants == null || plants < 1 || plants > MOST_PLANTS) {
+            throw new Problem("plants", "Promise 1 to 5,000 plants.");
+        }
+        if (due != null && due.isBefore(today.date())) {
+            throw new Problem("due", "%s has passed; give today or a later day.".formatted(says.day(due)));
+        }
+        if (due != null && due.isAfter(today.date().plusYears(5))) {
+            throw new Problem("due", "%s is more than 5 years ahead; give an earlier day.".formatted(due));
+        }
+        if (sure != null && (sure < 50 || sure > 99)) {
+            throw new Problem("sure", "Ask for 50% to 99%; nothing that grows is 100% sure.");
+        }
+        Promise made = save(of, who.strip(), plants, due, sure == null ? USUAL_CONFIDENCE : sure / 100.0);
+        drawOnFree(made.getId());
+        return made.view();
+    }
+
+    private Promise save(PlantView of, String who, int plants, LocalDate due, double confidence) {
+        return promises.save(new Promise(
+                of.id(), of.name(), who, plants, due, confidence, promises.lastInLine(of.id()) + 1, today.now()));
+    }
+
+    /**
+     * Lets a promise draw on what is free of its plant, the first ready first.
+     *
+     * @return what it draws on, in words
+     */
+    @Transactional
+    public String drawOnFree(UUID id) {
+        PromiseView promise = find(id).view();
+        int missing = promise.owed()
+                - claims.findByPromiseId(id).stream()
+                        .mapToInt(c -> c.plants() - c.given())
+                        .sum();
+        int before = missing;
+        for (PromiseBook.Offer offer : book.offers(promise)) {
+            int draw = Math.min(missing, offer.plants());
+            if (draw > 0) {
+                draw(id, offer.pool().planId(), offer.pool().batchId(), draw);
+                missing -= draw;
+            }
+        }
+        return missing == before
+                ? "Nothing of %s is free for %s.".formatted(promise.plant(), promise.who())
+                : missing == 0
+                        ? "%s draws on what is there for all %d.".formatted(promise.who(), promise.owed())
+                        : "%s draws on %d; %d are not covered."
+                                .formatted(promise.who(), promise.owed() - missing, missing);
+    }
+
+    private void draw(UUID promise, UUID plan, UUID batch, int plants) {
+        claims.findByPromiseId(promise).stream()
+                .filter(c -> batch == null ? plan.equals(c.planId()) : batch.equals(c.batchId()))
+                .findFirst()
+                .ifPresentOrElse(
+                        c -> c.draw(plants),
+                        () -> claims.save(new Claim(promise, batch == null ? plan : null, batch, plants)));
+    }
+
+    /** Lets go of what a promise draws on and has not been given. */
+    @Transactional
+    public String letGo(UUID claim) {
+        Claim found = claims.findById(claim).orElseThrow(() -> new Missing("no such share"));
+        int freed = found.plants() - found.given();
+        found.letGo();
+        return "%s free again.".formatted(says.count(freed, "plant is", "plants are"));
+    }
+
+    /**
+     * Hands plants over.
+     *
+     * @throws Problem if more are given than are owed
+     */
+    @Transactional
+    public String give(UUID claim, Integer plants) {
+        Claim from = claims.findById(claim).orElseThrow(() -> new Missing("no such share"));
+        Promise promise = find(from.promiseId());
+        int owed = promise.view().owed();
+        if (plants == null || plants < 1 || plants > owed) {
+            throw new Problem("plants", "%d are owed; give 1 to %d.".formatted(owed, owed));
+        }
+        from.gave(plants);
+        promise.gave(plants, today.date());
+        PromiseView now = promise.view();
+        if (!now.isOpen()) {
+            claims.findByPromiseId(now.id()).forEach(Claim::letGo);
+            return "%s has all %d: the promise is kept.".formatted(now.who(), now.plants());
+        }
+        return "%s has %d of %d.".formatted(now.who(), now.given(), now.plants());
+    }
+
+    /**
+     * Drops a promise.
+     *
+     * @return what that frees, in words
+     */
+    @Transactional
+    public String drop(UUID id) {
+        Promise promise = find(id);
+        int freed = 0;
+        for (Claim c : claims.findByPromiseId(id)) {
+            freed += c.plants() - c.given();
+            c.letGo();
+        }
+        promise.drop(today.date());
+        String next = book.lines().stream()
+                .filter(l -> l.plant().equals(promise.view().plantId()))
+                .flatMap(l -> l.promises().stream())
+                .filter(j -> j.uncovered() > 0)
+                .findFirst()
+                .map(j ->
+                        " Next in line for them: %s, %d.".formatted(j.promise().who(), j.uncovered()))
+                .orElse("");
+        return "The promise to %s is dropped; %s free.%s"
+                .formatted(promise.view().who(), says.count(freed, "plant is", "plants are"), next);
+    }
+
+    /** Moves a promise one place forward among those of its plant that are due on the same day, or wait without one. */
+    @Transactional
+    public String forward(UUID id) {
+        Promise promise = find(id);
+        PromiseView view = promise.view();
+        List<Promise> same = new ArrayList<>(promises.findByState(PromiseState.OPEN).stream()
+                .filter(p -> p.view().plantId().equals(view.plantId())
+                        && Objects.equals(p.view().due(), view.due()))
+                .sorted((a, b) ->
+                        Integer.compare(a.view().placeInLine(), b.view().placeInLine()))
+                .toList());
+        int at = same.indexOf(promise);
+        if (at > 0) {
+            Promise ahead = same.get(at - 1);
+            int place = ahead.view().placeInLine();
+            ahead.standAt(view.placeInLine());
+            promise.standAt(place);
+            return "%s stands before %s now.".formatted(view.who(), ahead.view().who());
+        }
+        return "%s is served first already.".formatted(view.who());
+    }
+
+    /**
+     * Plans the pieces that make up what is short, and lets the promise draw on them.
+     *
+     * @return the plan, to be stuck
+     * @throws Problem if it is no longer short, or nothing would do
+     */
+    @Transactional
+    public PlanView topUp(UUID id) {
+        Line.Judged judged = book.lines().stream()
+                .flatMap(l -> l.promises().stream())
+                .filter(j -> j.promise().id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new Missing("no such promise"));
+        TopUps.Advice advice = judged.advice()
+                .orElseThrow(() -> new Problem(
+                        "promise",
+                        judged.isShort()
+                                ? "Nothing stuck today would be there in time; speak to %s, or look for plants elsewhere."
+                                        .formatted(judged.promise().who())
+                                : "The promise to %s is not short any more."
+                                        .formatted(judged.promise().who())));
+        int wanted = Math.max(
+                1,
+                judged.uncovered() > 0 ? judged.uncovered() : judged.promise().owed() - judged.tenth());
+        PlanView plan = plans.topUp(
+                advice, wanted, judged.promise().due(), judged.promise().confidence());
+        draw(id, plan.id(), null, wanted);
+        return plan;
+    }
+
+    /** A plan made for somebody is promised to them. */
+    @EventListener
+    void promise(PlanCommitted committed) {
+        PlanView plan = committed.plan();
+        StockPlantView parent = stock.find(plan.stockPlantId()).orElseThrow();
+        Promise made = save(parent.plant(), committed.forWhom(), plan.youngPlants(), plan.due(), plan.confidence());
+        draw(made.getId(), plan.id(), null, plan.youngPlants());
+    }
+
+    /** What drew on a dropped plan draws on nothing. */
+    @EventListener
+    void plansNoMore(PlanDropped dropped) {
+        for (Claim c : claims.findByPlanId(dropped.plan().id())) {
+            PromiseView promise = find(c.promiseId()).view();
+            if (promise.isOpen() && c.plants() > c.given()) {
+                dropped.consequences()
+                        .add("The promise to %s drew on it for %d, and is not covered for those now."
+                                .formatted(promise.who(), c.plants() - c.given()));
+            }
+            c.letGo();
+        }
+    }
+
+    private Promise find(UUID id) {
+        return promises.findById(id).orElseThrow(() -> new Missing("no such promise"));
+    }
+}

@@ -1,0 +1,220 @@
+package garden.vivarium.app.promise;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.core.guide.Protocol;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What is owed, what it draws on, and how sure it is. */
+class PromisesTest extends AtANursery {
+
+    @Autowired
+    private Promises promises;
+
+    @Autowired
+    private PromiseBook book;
+
+    @Autowired
+    private Plans plans;
+
+    @Test
+    void aPromiseDrawsOnWhatIsThereAndEachLookMovesItsChance() {
+        BatchView batch = running(40, 30);
+        PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(60));
+
+        Line.Judged before = judged(fair);
+        assertThat(before.draws()).singleElement().satisfies(d -> {
+            assertThat(d.from()).isEqualTo(batch.code());
+            assertThat(d.plants()).isEqualTo(24);
+        });
+        assertThat(before.chance()).isBetween(0.3, 0.99);
+
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 1)));
+        assertThat(judged(fair).chance()).as("30 of 40 are ready").isGreaterThan(before.chance());
+
+        BatchView poor = running(40, 30);
+        PromiseView market = promise("Market", 20, TODAY.plusDays(60));
+        double hoped = judged(market).chance();
+        run(() -> batches.look(poor.code(), Growing.count(TODAY, 4, 30)));
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
+        assertThat(judged(market).chance()).as("most are lost").isLessThan(hoped);
+    }
+
+    @Test
+    void noPlantIsPromisedTwice() {
+        BatchView batch = running(40, 40);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
+        PromiseView first = promise("Spring fair", 18, TODAY.plusDays(90));
+        PromiseView second = promise("Market", 18, TODAY.plusDays(95));
+
+        assertThat(judged(second).uncovered())
+                .as("of thirty some twenty-eight settle")
+                .isBetween(6, 10);
+        double sure = judged(first).chance();
+        assertThat(sure).isGreaterThan(0.9);
+        assertThat(judged(second).chance()).isLessThan(0.2);
+
+        // One due sooner is served before both, and the first stands back by its share.
+        PromiseView sooner = promise("A gift", 5, TODAY.plusDays(80));
+        assertThat(judged(sooner).uncovered()).as("nothing is free").isEqualTo(5);
+        String said = in(() -> promises.drop(second.id()));
+        assertThat(said).contains("Next in line for them: A gift, 5");
+        run(() -> promises.drawOnFree(sooner.id()));
+        assertThat(judged(sooner).chance()).isGreaterThan(0.95);
+        assertThat(judged(first).chance()).isLessThanOrEqualTo(sure);
+    }
+
+    @Test
+    void whatIsHandedOverIsGoneAndTheLastKeepsThePromise() {
+        BatchView batch = running(40, 40);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
+        PromiseView fair = promise("Spring fair", 10, TODAY.plusDays(90));
+        UUID share = judged(fair).draws().get(0).id();
+        int free = line().free();
+
+        assertThat(in(() -> promises.give(share, 4))).contains("4 of 10");
+        assertThat(judged(fair).promise().owed()).isEqualTo(6);
+        assertThatThrownBy(() -> in(() -> promises.give(share, 7))).hasMessageContaining("give 1 to 6");
+        assertThat(in(() -> promises.give(share, 6))).contains("kept");
+        assertThat(in(book::lines)).isEmpty();
+        assertThat(in(book::past)).extracting(PromiseView::state).containsExactly(PromiseState.KEPT);
+
+        PromiseView next = promise("Market", 5, TODAY.plusDays(90));
+        assertThat(line().free()).as("what was given stays gone").isEqualTo(free - 5);
+        assertThat(judged(next).chance()).isGreaterThan(0.9);
+    }
+
+    @Test
+    void namesWaitInLineAndMayBeServedEarlier() {
+        PromiseView ida = promise("Ida", 2, null);
+        PromiseView bo = promise("Bo", 1, null);
+
+        assertThat(line().promises()).extracting(j -> j.promise().who()).containsExactly("Ida", "Bo");
+        assertThat(judged(ida).isShort()).as("no day, no risk").isFalse();
+        run(() -> promises.forward(bo.id()));
+        assertThat(line().promises()).extracting(j -> j.promise().who()).containsExactly("Bo", "Ida");
+        assertThat(in(() -> promises.forward(bo.id()))).contains("first already");
+    }
+
+    @Test
+    void whatIsShortIsMadeUpByStickingMore() {
+        BatchView batch = running(24, 20);
+        PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(75));
+        Line.Judged before = judged(fair);
+        assertThat(before.isShort()).isTrue();
+        assertThat(before.advice()).isPresent();
+        assertThat(before.advice().get().from().code()).isEqualTo(fuchsia.code());
+        assertThat(in(book::atRisk)).hasSize(1);
+
+        PlanView plan = in(() -> promises.topUp(fair.id()));
+        assertThat(plan.take()).isEqualTo(before.advice().get().take());
+        Line.Judged planned = judged(fair);
+        assertThat(planned.chance()).isCloseTo(before.advice().get().chance(), within(0.005));
+        assertThat(planned.isShort()).isFalse();
+        assertThat(planned.draws()).hasSize(2);
+
+        Protocol way = guide.protocol(plan.protocol()).orElseThrow();
+        BatchView stuck = in(() -> plans.stick(plan.id(), onPlan(plan, way)));
+        assertThat(judged(fair).draws())
+                .extracting(Line.Drawn::from)
+                .as("the share moves from the plan to its batch")
+                .containsExactlyInAnyOrder(batch.code(), stuck.code());
+        assertThat(judged(fair).chance()).isCloseTo(planned.chance(), within(0.01));
+        assertThatThrownBy(() -> in(() -> promises.topUp(fair.id()))).hasMessageContaining("not short any more");
+    }
+
+    @Test
+    void aDroppedPlanSaysWhatItLeavesUncovered() {
+        running(24, 20);
+        PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(75));
+        PlanView plan = in(() -> promises.topUp(fair.id()));
+
+        assertThat(in(() -> plans.drop(plan.id())))
+                .contains(fuchsia.code() + " keeps its %d pieces".formatted(plan.take()))
+                .contains("Spring fair drew on it");
+        assertThat(judged(fair).isShort()).isTrue();
+    }
+
+    @Test
+    void tooLateToStickMoreIsSaid() {
+        PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(5));
+
+        assertThat(judged(fair).advice()).isEmpty();
+        assertThat(judged(fair).chance()).isZero();
+        assertThatThrownBy(() -> in(() -> promises.topUp(fair.id())))
+                .isInstanceOf(Problem.class)
+                .hasMessageContaining("speak to Spring fair");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'', 3, 20, 90, who, to whom",
+        "Fair, 0, 20, 90, plants, 1 to 5",
+        "Fair, 1000000, 20, 90, plants, 1 to 5",
+        "Fair, 3, -1, 90, due, has passed",
+        "Fair, 3, 4000, 90, due, more than 5 years",
+        "Fair, 3, 20, 100, sure, 50% to 99%",
+    })
+    void whatCannotBePromisedIsAnsweredInWords(String who, int plants, int days, int sure, String field, String words) {
+        assertThatThrownBy(() -> in(() -> promises.make(who, fuchsia.plant().id(), plants, TODAY.plusDays(days), sure)))
+                .isInstanceOfSatisfying(
+                        Problem.class, p -> assertThat(p.field()).isEqualTo(field))
+                .hasMessageContaining(words);
+    }
+
+    @Test
+    void anotherNurserysPromisesAreNotThere() {
+        PromiseView mine = promise("Spring fair", 3, TODAY.plusDays(50));
+
+        assertThat(elsewhere(book::lines)).isEmpty();
+        assertThatThrownBy(() -> elsewhere(() -> promises.drop(mine.id()))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() ->
+                        elsewhere(() -> promises.make("Fair", fuchsia.plant().id(), 3, null, null)))
+                .hasMessageContaining("not here");
+    }
+
+    private NewBatch onPlan(PlanView plan, Protocol way) {
+        return NewBatch.by(way)
+                .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
+                .onPlan(plan.id())
+                .taken(TODAY, plan.take())
+                .stuck(TODAY, plan.take())
+                .made();
+    }
+
+    private BatchView running(int pieces, int age) {
+        LocalDate day = TODAY.minusDays(age);
+        return in(() -> batches.make(
+                Growing.newBatch(guide.protocol("tip-in-plugs").orElseThrow(), fuchsia, pieces, day, day)));
+    }
+
+    private PromiseView promise(String who, int plants, LocalDate due) {
+        return in(() -> promises.make(who, fuchsia.plant().id(), plants, due, 90));
+    }
+
+    private Line line() {
+        return in(book::lines).get(0);
+    }
+
+    private Line.Judged judged(PromiseView promise) {
+        return line().promises().stream()
+                .filter(j -> j.promise().id().equals(promise.id()))
+                .findFirst()
+                .orElseThrow();
+    }
+}
