@@ -14,6 +14,7 @@ import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,8 +45,9 @@ public class TopUps {
      * @param wanted young plants wanted in all, 1 and up
      * @param due by when
      * @param confidence the chance asked for
+     * @param proven protocols that this plant's batches are stuck under: they go before others
      */
-    public record Short(UUID plant, Supply have, int wanted, LocalDate due, double confidence) {}
+    public record Short(UUID plant, Supply have, int wanted, LocalDate due, double confidence, Set<String> proven) {}
 
     /**
      * What would make it up.
@@ -59,7 +61,10 @@ public class TopUps {
      */
     public record Advice(StockPlantView from, Protocol way, int take, double chance, LocalDate last, int takeThen) {}
 
-    /** The way that needs the fewest pieces of what the stock can give today; empty where none would do. */
+    /**
+     * The way that needs the fewest pieces of what the stock can give today, one by which this plant's batches are stuck before
+     * any other; empty where none would do.
+     */
     @Transactional(readOnly = true)
     public Optional<Advice> advise(Short s) {
         return stock.live().stream()
@@ -67,7 +72,9 @@ public class TopUps {
                 .filter(p -> most(p) > 0)
                 .filter(p -> p.mayCut(today.date(), null).stream().allMatch(f -> f.weight() == MayCut.Weight.WARNING))
                 .flatMap(p -> protocols.suiting(p.plant().group()).stream().flatMap(w -> advice(s, p, w).stream()))
-                .min(Comparator.comparingInt(Advice::take))
+                .min(Comparator.comparing(
+                                (Advice a) -> !s.proven().contains(a.way().key()))
+                        .thenComparingInt(Advice::take))
                 .map(a -> withLastDay(s, a));
     }
 

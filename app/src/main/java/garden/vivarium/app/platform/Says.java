@@ -34,8 +34,14 @@ public class Says {
         return month.getDisplayName(TextStyle.FULL, Locale.UK);
     }
 
-    /** "73%". */
+    /** "73%"; what is neither sure nor impossible is never called 100% or 0%. */
     public String percent(double share) {
+        if (share > 0.995 && share < 1 - 1e-9) {
+            return "over 99%";
+        }
+        if (share > 1e-9 && share < 0.005) {
+            return "under 1%";
+        }
         return String.format(Locale.ROOT, "%.0f%%", 100 * share);
     }
 

@@ -38,6 +38,16 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
             Optional<TopUps.Advice> advice,
             Working working) {
 
+        /** Whether plants can be handed over: some of what it draws on is stuck. */
+        public boolean canGive() {
+            return draws.stream().anyMatch(Drawn::isBatch);
+        }
+
+        /** How many plants the drawing of it must hold. */
+        public int axis() {
+            return Math.max(promise.owed(), ninetieth) + 1;
+        }
+
         /** Whether the chance is below what was asked. A name that waits without a day is never short. */
         public boolean isShort() {
             return promise.due() != null && chance < promise.confidence();

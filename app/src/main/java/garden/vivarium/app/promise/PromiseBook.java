@@ -13,11 +13,13 @@ import garden.vivarium.core.plan.Supply;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -168,6 +170,7 @@ public class PromiseBook {
         private final Map<UUID, List<Pool>> pools = new HashMap<>();
         private final Map<UUID, Pool> poolOf = new HashMap<>();
         private final Map<UUID, List<Claim>> claimsOf;
+        private final Map<UUID, Set<String>> proven = new HashMap<>();
 
         Ledger() {
             Map<UUID, PromiseView> all = promises.findAll().stream()
@@ -181,6 +184,10 @@ public class PromiseBook {
                     stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
             Map<String, UUID> plantIds = stock.plants().stream().collect(Collectors.toMap(p -> p.name(), p -> p.id()));
             for (ToCome.Source s : toCome.sources()) {
+                if (s.batch().protocol() != null) {
+                    proven.computeIfAbsent(plantIds.get(s.batch().plant()), p -> new HashSet<>())
+                            .add(s.batch().protocol());
+                }
                 add(
                         plantIds.get(s.batch().plant()),
                         new Pool(
@@ -305,7 +312,12 @@ public class PromiseBook {
                     Math.max(0, promise.owed() - covered),
                     isShort && promise.due().isAfter(today.date())
                             ? topUps.advise(new TopUps.Short(
-                                    promise.plantId(), supply, promise.owed(), promise.due(), promise.confidence()))
+                                    promise.plantId(),
+                                    supply,
+                                    promise.owed(),
+                                    promise.due(),
+                                    promise.confidence(),
+                                    proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
                     new Working("Will the promise to %s be met".formatted(promise.who()), steps));
         }
