@@ -9,6 +9,7 @@ const starts = {
   "[data-live-form]": () => import("./live-form.js"),
   "[data-family]": () => import("./family.js"),
   "[data-start-or-take]": () => import("./start-or-take.js"),
+  "[data-build-up]": () => import("./build-up.js"),
   "[data-find]": () => import("./find.js"),
   "[data-shows]": () => import("./shows.js"),
 };

@@ -34,3 +34,6 @@ create table claim (
     constraint claim_batch foreign key (batch_id) references batch (id),
     index claim_promise_line (nursery_id, promise_id)
 );
+
+-- Two plans that stand for one aim, split over two ways or two days.
+alter table plan add column split_id uuid;

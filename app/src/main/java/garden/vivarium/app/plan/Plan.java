@@ -32,6 +32,7 @@ class Plan extends NurseryRow {
 
     private String reason;
     private String batchCode;
+    private UUID splitId;
     private Instant madeAt;
 
     @Version
@@ -54,6 +55,12 @@ class Plan extends NurseryRow {
         this.reason = reason;
         this.state = PlanState.PLANNED;
         this.madeAt = madeAt;
+    }
+
+    /** One of two that stand for one aim. */
+    Plan ofSplit(UUID split) {
+        splitId = split;
+        return this;
     }
 
     void stuck(String code) {
@@ -81,6 +88,7 @@ class Plan extends NurseryRow {
                 lastSafeStart,
                 state,
                 reason,
-                batchCode);
+                batchCode,
+                splitId);
     }
 }

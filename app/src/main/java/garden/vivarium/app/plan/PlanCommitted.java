@@ -1,9 +1,11 @@
 package garden.vivarium.app.plan;
 
+import java.util.Map;
+
 /**
- * A plan was committed for somebody or some occasion.
+ * Plans for one aim were committed for somebody or some occasion.
  *
- * @param plan the plan
- * @param forWhom to whom its young plants are owed, never blank
+ * @param plans one plan, or two of a split, each with the young plants that are to come of it
+ * @param forWhom to whom the young plants are owed, never blank
  */
-public record PlanCommitted(PlanView plan, String forWhom) {}
+public record PlanCommitted(Map<PlanView, Integer> plans, String forWhom) {}

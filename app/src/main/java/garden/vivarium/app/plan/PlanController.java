@@ -82,7 +82,12 @@ class PlanController {
         Unreadable.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                PlanView plan = plans.commit(form);
+                boolean split = form.with() != null && !form.with().isBlank();
+                PlanView plan = split ? plans.commitSplit(form) : plans.commit(form);
+                if (split) {
+                    next.addFlashAttribute("said", "Both halves are committed; each starts on its own day.");
+                    return "redirect:/plan#waiting";
+                }
                 boolean promised = form.forWhom() != null && !form.forWhom().isBlank();
                 next.addFlashAttribute(
                         "said",
@@ -211,6 +216,9 @@ class PlanController {
                     model.addAttribute("chosen", row);
                     model.addAttribute(
                             "startOrTake", StartOrTake.of(form, row, plant.get().piecesNow(), today.date()));
+                    if (form.with() != null && !form.with().isBlank()) {
+                        splitInto(form, wrong, plant.get(), model);
+                    }
                     model.addAttribute("warnings", ways.warnings(plant.get(), row));
                     model.addAttribute("needsWord", ways.needsWord(plant.get(), row));
                     model.addAttribute(
@@ -221,6 +229,21 @@ class PlanController {
             }
         }
         return "plan/plan";
+    }
+
+    private void splitInto(PlanForm form, BindingResult wrong, StockPlantView plant, Model model) {
+        try {
+            Optional<Split> split = ways.split(plant, form);
+            split.ifPresent(s -> model.addAttribute("split", s));
+            if (split.isEmpty()) {
+                wrong.rejectValue(
+                        "with",
+                        "problem",
+                        "No split of these two would do with what %s bears.".formatted(plant.code()));
+            }
+        } catch (Problem p) {
+            wrong.rejectValue(p.field(), "problem", p.getMessage());
+        }
     }
 
     /** What may be taken of a plant at once or, where nobody has counted, ten pieces to reckon with. */

@@ -7,7 +7,8 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.UUID;
 
-/** An aim as typed. {@code sure} is in per cent; {@code take} is the grower's own number, or null for the least. */
+/** An aim as typed. {@code sure} is in per cent; {@code take} is the grower's own number, or null for the least;
+ * {@code with} and {@code later} are the second way of a split, and how many days later it starts. */
 record PlanForm(
         @NotNull(message = "Choose the stock plant.") UUID stock,
 
@@ -38,7 +39,22 @@ record PlanForm(
         String reason,
 
         @Size(max = 120, message = "Shorten the name to 120 characters.")
-        String forWhom) {
+        String forWhom,
+
+        String with,
+
+        @Min(value = 0, message = "Give 0 days or more.") @Max(value = 365, message = "Give at most 365 days.")
+        Integer later) {
+
+    /** An aim for a way, with nothing else said. */
+    static PlanForm of(
+            UUID stock, int wanted, LocalDate due, int sure, LocalDate start, String way, Integer take, String reason) {
+        return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null);
+    }
+
+    public int laterOrNone() {
+        return later == null ? 0 : later;
+    }
 
     public int perPotOrOne() {
         return perPot == null ? 1 : perPot;

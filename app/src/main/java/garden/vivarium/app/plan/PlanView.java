@@ -3,7 +3,7 @@ package garden.vivarium.app.plan;
 import java.time.LocalDate;
 import java.util.UUID;
 
-/** A plan as other modules and pages see it. */
+/** A plan as other modules and pages see it; {@code splitId} is common to two that stand for one aim, else null. */
 public record PlanView(
         UUID id,
         UUID stockPlantId,
@@ -19,4 +19,5 @@ public record PlanView(
         LocalDate lastSafeStart,
         PlanState state,
         String reason,
-        String batchCode) {}
+        String batchCode,
+        UUID splitId) {}

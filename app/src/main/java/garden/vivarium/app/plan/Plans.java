@@ -10,13 +10,16 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -64,15 +67,7 @@ public class Plans {
         WayRow row = ways.way(plant, form)
                 .orElseThrow(() -> new Problem(
                         "way", "The guide has no way for this group yet; change the plant's group in Stock."));
-        boolean reasoned = form.reason() != null && !form.reason().isBlank();
-        // A word of reason stands for a licence or the purpose; what is gone stays gone.
-        plant.mayCut(row.plan().start(), form.reason()).stream()
-                .filter(f ->
-                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
-                .findFirst()
-                .ifPresent(f -> {
-                    throw new Problem("reason", "%s: %s".formatted(plant.plant().name(), f.words()));
-                });
+        refuse(plant, row.plan().start(), form.reason());
         int take = form.take() != null
                 ? form.take()
                 : row.plan()
@@ -90,10 +85,58 @@ public class Plans {
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
         PlanView plan = plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
                 .view();
-        if (form.forWhom() != null && !form.forWhom().isBlank()) {
-            events.publishEvent(new PlanCommitted(plan, form.forWhom().strip()));
-        }
+        tell(form, Map.of(plan, plan.youngPlants()));
         return plan;
+    }
+
+    private static void refuse(StockPlantView plant, LocalDate start, String reason) {
+        boolean reasoned = reason != null && !reason.isBlank();
+        // A word of reason stands for a licence or the purpose; what is gone stays gone.
+        plant.mayCut(start, reason).stream()
+                .filter(f ->
+                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
+                .findFirst()
+                .ifPresent(f -> {
+                    throw new Problem("reason", "%s: %s".formatted(plant.plant().name(), f.words()));
+                });
+    }
+
+    private void tell(PlanForm form, Map<PlanView, Integer> made) {
+        if (form.forWhom() != null && !form.forWhom().isBlank()) {
+            events.publishEvent(new PlanCommitted(made, form.forWhom().strip()));
+        }
+    }
+
+    /**
+     * Commits two plans for one aim, split as it was reckoned.
+     *
+     * @return the first of the two
+     * @throws Problem if no split would do
+     */
+    @Transactional
+    PlanView commitSplit(PlanForm form) {
+        StockPlantView plant = stock.find(form.stock())
+                .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
+        refuse(plant, form.start() == null ? today.date() : form.start(), form.reason());
+        Split split = ways.split(plant, form)
+                .orElseThrow(() -> new Problem(
+                        "with",
+                        "No split would do with what %s bears; choose another way, or ask for fewer."
+                                .formatted(plant.code())));
+        UUID id = UUID.randomUUID();
+        Hedge hedge = split.hedge();
+        int ofFirst = (int) Math.max(0, Math.min(form.wanted(), Math.round(form.wanted() * hedge.enoughOfFirst())));
+        Map<PlanView, Integer> made = new LinkedHashMap<>();
+        made.put(half(plant, split.one(), hedge.first(), hedge.chance(), form, id), ofFirst);
+        made.put(half(plant, split.other(), hedge.second(), hedge.chance(), form, id), form.wanted() - ofFirst);
+        tell(form, made);
+        return made.keySet().iterator().next();
+    }
+
+    private PlanView half(StockPlantView plant, WayRow row, int take, double chance, PlanForm form, UUID split) {
+        Chosen chosen = new Chosen(row.protocol(), row.plan().aim(), row.plan(), take, chance);
+        return plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()).ofSplit(split))
+                .view();
     }
 
     @Transactional(readOnly = true)
@@ -150,16 +193,14 @@ public class Plans {
     /** Commits so many pieces more by a way, started today, towards a number that is short. */
     @Transactional
     public PlanView topUp(TopUps.Advice advice, int youngPlants, LocalDate due, double confidence) {
-        PlanForm form = new PlanForm(
+        PlanForm form = PlanForm.of(
                 advice.from().id(),
                 youngPlants,
-                1,
                 due,
                 (int) Math.round(100 * confidence),
                 today.date(),
                 advice.way().key(),
                 advice.take(),
-                null,
                 null);
         return commit(form);
     }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.Ribbon;
 import garden.vivarium.app.guide.Protocols;
@@ -14,6 +15,7 @@ import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Aim;
 import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.Making;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Setting;
@@ -37,6 +39,8 @@ import org.springframework.transaction.annotation.Transactional;
 class Ways {
 
     private static final int YEARS_AHEAD = 5;
+    /** Batches of one way started closer together stand and fall together. */
+    private static final int LEAST_APART = 3;
 
     private final Stock stock;
     private final Evidence evidence;
@@ -127,6 +131,58 @@ class Ways {
                 .findFirst()
                 .map(p -> row(p, asked.plan(p), plant, asked.aim()))
                 .or(() -> ways(plant, form, Order.FEWEST).stream().findFirst());
+    }
+
+    /**
+     * The aim split over the way asked for and another, or over two days of one way; empty where none would do.
+     *
+     * @throws Problem if the second is the first again, or starts too late
+     */
+    @Transactional(readOnly = true)
+    Optional<Split> split(StockPlantView plant, PlanForm form) {
+        LocalDate start = form.start() == null ? today.date() : form.start();
+        LocalDate second = start.plusDays(form.laterOrNone());
+        if (form.with().equals(form.way()) && form.laterOrNone() < LEAST_APART) {
+            throw new Problem(
+                    "with",
+                    "One way on one day is one batch. Choose another way, or start the second %d days later or more."
+                            .formatted(LEAST_APART));
+        }
+        if (!second.isBefore(form.due())) {
+            throw new Problem("later", "%s is not before the day due; start it sooner.".formatted(says.day(second)));
+        }
+        WayRow one = way(plant, form).orElseThrow();
+        PlanForm then = new PlanForm(
+                form.stock(),
+                form.wanted(),
+                form.perPot(),
+                form.due(),
+                form.sure(),
+                second,
+                form.with(),
+                null,
+                null,
+                null,
+                null,
+                null);
+        WayRow other = way(plant, then)
+                .filter(r -> r.protocol().key().equals(form.with()))
+                .orElseThrow(() -> new Problem("with", "There is no such way; choose one from the list."));
+        int most = plant.piecesNow() == null ? Batches.MOST_PIECES : plant.piecesNow();
+        return Hedge.best(
+                        side(one, plant, start),
+                        side(other, plant, second),
+                        form.wanted(),
+                        form.perPotOrOne(),
+                        form.sure() / 100.0,
+                        most)
+                .map(h -> new Split(one, other, h));
+    }
+
+    private Hedge.Side side(WayRow row, StockPlantView plant, LocalDate start) {
+        Outlook outlook = row.plan().outlook();
+        return new Hedge.Side(
+                outlook.readyBy(setting(plant), start, row.plan().aim().due()), outlook.output());
     }
 
     /**

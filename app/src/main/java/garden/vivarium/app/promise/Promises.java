@@ -247,10 +247,10 @@ public class Promises {
     /** A plan made for somebody is promised to them. */
     @EventListener
     void promise(PlanCommitted committed) {
-        PlanView plan = committed.plan();
+        PlanView plan = committed.plans().keySet().iterator().next();
         StockPlantView parent = stock.find(plan.stockPlantId()).orElseThrow();
         Promise made = save(parent.plant(), committed.forWhom(), plan.youngPlants(), plan.due(), plan.confidence());
-        draw(made.getId(), plan.id(), null, plan.youngPlants());
+        committed.plans().forEach((p, plants) -> draw(made.getId(), p.id(), null, plants));
     }
 
     /** What drew on a dropped plan draws on nothing. */

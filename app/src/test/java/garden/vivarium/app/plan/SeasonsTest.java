@@ -50,8 +50,7 @@ class SeasonsTest extends AtANursery {
                         StockState.GROWING,
                         null,
                         null)));
-        PlanForm aim =
-                new PlanForm(parent.id(), 24, 1, start.plusDays(90), 90, start, "tip-in-plugs", null, null, null);
+        PlanForm aim = PlanForm.of(parent.id(), 24, start.plusDays(90), 90, start, "tip-in-plugs", null, null);
 
         WayRow row = current.workingFor(there, () -> ways.ways(parent, aim, Order.FEWEST)).stream()
                 .filter(WayRow::chosen)

@@ -10,6 +10,7 @@ import java.util.Optional;
  *
  * @param name the guide's name, as in files
  * @param family stem, leaf, leaf pull, root, division, offset, plantlet or bulb
+ * @param section what of a plant it needs
  * @param pottedOnDay0 whether ready is established: one test, not two, and no first sign
  * @param planted whether pieces are planted and take, rather than being stuck and striking
  * @param firstSign what first sign is told by; absent where there is none
@@ -24,6 +25,7 @@ import java.util.Optional;
 public record Method(
         String name,
         String family,
+        Section section,
         boolean pottedOnDay0,
         boolean planted,
         Optional<Sign> firstSign,

@@ -1,0 +1,103 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.platform.Deeds;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Section;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A plant that must not be lost, within the Plan place. */
+@Controller
+@RequestMapping("/plan/rescue")
+class RescueController {
+
+    private final Rescues rescues;
+    private final Stock stock;
+    private final Guide guide;
+
+    RescueController(Rescues rescues, Stock stock, Guide guide) {
+        this.rescues = rescues;
+        this.stock = stock;
+        this.guide = guide;
+    }
+
+    @GetMapping
+    String page(
+            @RequestParam(name = "stock", required = false) UUID id,
+            @RequestParam Map<String, String> typed,
+            Model model) {
+        model.addAttribute("all", stock.live());
+        model.addAttribute("typed", typed);
+        Optional<StockPlantView> plant = id == null ? Optional.empty() : stock.find(id);
+        plant.ifPresent(p -> {
+            List<Section> sections = rescues.sections(p);
+            model.addAttribute("plant", p);
+            model.addAttribute("sections", sections);
+            model.addAttribute(
+                    "cautions",
+                    guide.group(p.plant().group()).map(guide::cautions).orElse(List.of()));
+            if (sections.stream().anyMatch(s -> typed.containsKey(s.name()))) {
+                try {
+                    model.addAttribute(
+                            "choices",
+                            rescues.choices(
+                                    p, counts(sections, typed), percent(typed, "alone"), percent(typed, "cut")));
+                } catch (Problem wrong) {
+                    model.addAttribute("wrong", wrong.field());
+                    model.addAttribute("why", wrong.getMessage());
+                }
+            }
+        });
+        return "plan/rescue";
+    }
+
+    @PostMapping
+    String commit(
+            @RequestParam(name = "stock") UUID id,
+            @RequestParam int choice,
+            @RequestParam Map<String, String> typed,
+            RedirectAttributes next) {
+        return Deeds.tell(next, "/plan#waiting", () -> {
+            StockPlantView plant = stock.find(id)
+                    .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
+            List<Rescues.Choice> choices = rescues.choices(
+                    plant, counts(rescues.sections(plant), typed), percent(typed, "alone"), percent(typed, "cut"));
+            if (choice < 0 || choice >= choices.size()) {
+                throw new Problem("choice", "Choose one of the ways shown.");
+            }
+            int made = rescues.commit(plant, choices.get(choice).rescue());
+            return made == 1 ? "A plan is committed, to stick today." : made + " plans are committed, to stick today.";
+        });
+    }
+
+    private static Map<Section, Integer> counts(List<Section> sections, Map<String, String> typed) {
+        Map<Section, Integer> counts = new EnumMap<>(Section.class);
+        sections.forEach(s -> counts.put(s, number(typed.get(s.name()), 0, s.name())));
+        return counts;
+    }
+
+    private static int percent(Map<String, String> typed, String field) {
+        return number(typed.get(field), 0, field);
+    }
+
+    private static int number(String typed, int otherwise, String field) {
+        try {
+            return typed == null || typed.isBlank() ? otherwise : Integer.parseInt(typed.strip());
+        } catch (NumberFormatException e) {
+            throw new Problem(field, "“%s” is no whole number; give one.".formatted(typed));
+        }
+    }
+}

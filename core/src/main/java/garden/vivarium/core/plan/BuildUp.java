@@ -1,0 +1,269 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.Working;
+import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.RootingTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import org.hipparchus.random.RandomDataGenerator;
+
+/**
+ * More wanted than the stock can give: cut, grow on, cut again. Each stock plant gives a flush of pieces, rests, and gives the
+ * next; of the young plants that come of each flush some are kept as stock plants until the generation has its number, the
+ * others are for sale. Simulated with batches of unequal rate and speed, and with losses, from a fixed seed; the working of a
+ * generation without chance is held by a test to a hand-worked example.
+ *
+ * @param keeps new stock plants kept in each generation
+ * @param reached day on which the number is reached: tenth, middle and ninetieth of the runs; empty where one is not within
+ *     the horizon
+ * @param course young plants at every step of days: tenth, middle, ninetieth
+ * @param inTime chance of reaching the number by the day due: (runs that do + ½) ÷ (runs + 1), since runs are finitely many
+ */
+public record BuildUp(
+        List<Integer> keeps,
+        Optional<Integer> early,
+        Optional<Integer> middle,
+        Optional<Integer> late,
+        List<Point> course,
+        double inTime) {
+
+    private static final int RUNS = 300;
+    private static final long SEED = 4811;
+    private static final int STEP = 14;
+
+    /** Young plants so far on a day: in one of ten runs fewer, in half, in one of ten more. */
+    public record Point(int day, int tenth, int middle, int ninetieth) {}
+
+    /**
+     * What is known beforehand.
+     *
+     * @param stock stock plants to begin with, 1 and up
+     * @param flush pieces that a grown stock plant gives at once, 1 and up
+     * @param restDays days between two flushes of one plant, 1 and up
+     * @param growDays days from a settled young plant to its first flush, 0 and up
+     * @param settleDays days from ready to settled, with callus before day 0
+     * @param rate rate of a batch from piece to settled young plant
+     * @param time days to ready
+     * @param plantsPerPiece young plants of a piece that succeeds, on average, 1 and up
+     * @param wanted young plants for sale, 1 and up
+     * @param horizon days looked ahead, 1 and up
+     * @param due the day by which they are wanted, within the horizon
+     */
+    public record Known(
+            int stock,
+            int flush,
+            int restDays,
+            int growDays,
+            int settleDays,
+            NextBatch rate,
+            RootingTime time,
+            double plantsPerPiece,
+            int wanted,
+            int horizon,
+            int due) {
+
+        public Known {
+            if (stock < 1 || flush < 1 || restDays < 1 || growDays < 0 || wanted < 1 || horizon < 1) {
+                throw new IllegalArgumentException(
+                        "a build-up needs a stock plant, a piece a flush, a day of rest, something wanted and time");
+            }
+        }
+    }
+
+    /**
+     * The numbers to keep that reach what is wanted soonest: every pair of a small set for two generations is tried.
+     */
+    public static BuildUp best(Known known) {
+        BuildUp best = simulate(known, List.of());
+        for (int first : candidates(known, known.stock())) {
+            for (int second : candidates(known, known.stock() + first)) {
+                List<Integer> keeps = first == 0 ? List.of() : second == 0 ? List.of(first) : List.of(first, second);
+                if (first == 0 && second > 0) {
+                    continue;
+                }
+                BuildUp tried = simulate(known, keeps);
+                if (tried.isBetterThan(best)) {
+                    best = tried;
+                }
+            }
+        }
+        return best;
+    }
+
+    private static int[] candidates(Known known, int stock) {
+        int most = Math.max(1, known.wanted() / 2);
+        return Arrays.stream(new double[] {0, 1, 2, 4, 8, 16})
+                .mapToInt(times -> (int) Math.min(most, Math.round(times * stock)))
+                .distinct()
+                .toArray();
+    }
+
+    private boolean isBetterThan(BuildUp other) {
+        if (middle.isPresent() != other.middle.isPresent()) {
+            return middle.isPresent();
+        }
+        if (middle.isPresent() && !middle.get().equals(other.middle.get())) {
+            return middle.get() < other.middle.get();
+        }
+        return last().middle() > other.last().middle();
+    }
+
+    private Point last() {
+        return course.get(course.size() - 1);
+    }
+
+    /** How a given choice of numbers to keep would go. */
+    public static BuildUp simulate(Known known, List<Integer> keeps) {
+        RandomDataGenerator draws = new RandomDataGenerator(SEED);
+        int points = known.horizon() / STEP + 1;
+        int[][] soFar = new int[points][RUNS];
+        int[] reached = new int[RUNS];
+        int inTime = 0;
+        for (int run = 0; run < RUNS; run++) {
+            List<int[]> sold = run(known, keeps, (n, age) -> young(known, n, draws));
+            int total = 0;
+            int at = 0;
+            reached[run] = Integer.MAX_VALUE;
+            for (int[] s : sold) {
+                while (at < points && at * STEP < s[0]) {
+                    soFar[at++][run] = total;
+                }
+                total += s[1];
+                if (total >= known.wanted() && reached[run] == Integer.MAX_VALUE) {
+                    reached[run] = s[0];
+                }
+            }
+            while (at < points) {
+                soFar[at++][run] = total;
+            }
+            inTime += reached[run] <= known.due() ? 1 : 0;
+        }
+        Arrays.sort(reached);
+        List<Point> course = new ArrayList<>();
+        for (int i = 0; i < points; i++) {
+            Arrays.sort(soFar[i]);
+            course.add(new Point(i * STEP, soFar[i][RUNS / 10], soFar[i][RUNS / 2], soFar[i][9 * RUNS / 10]));
+        }
+        return new BuildUp(
+                keeps,
+                within(reached[RUNS / 10]),
+                within(reached[RUNS / 2]),
+                within(reached[9 * RUNS / 10]),
+                course,
+                (inTime + 0.5) / (RUNS + 1));
+    }
+
+    private static Optional<Integer> within(int day) {
+        return day == Integer.MAX_VALUE ? Optional.empty() : Optional.of(day);
+    }
+
+    /** Of a flush, how many young plants come and after how many days they stand settled. */
+    interface Yield {
+        int[] of(int pieces, int generation);
+    }
+
+    /** A stock plant, or several alike, that may be cut on a day. */
+    private record Cut(int day, int plants, int generation) {}
+
+    /** One run: days on which young plants for sale stand settled, in order, with how many. */
+    static List<int[]> run(Known known, List<Integer> keeps, Yield yield) {
+        PriorityQueue<Cut> cuts = new PriorityQueue<>((a, b) -> Integer.compare(a.day(), b.day()));
+        PriorityQueue<int[]> settled = new PriorityQueue<>((a, b) -> Integer.compare(a[0], b[0]));
+        int[] toKeep = keeps.stream().mapToInt(Integer::intValue).toArray();
+        cuts.add(new Cut(0, known.stock(), 0));
+        List<int[]> sold = new ArrayList<>();
+        int total = 0;
+        while (total < known.wanted() && (!cuts.isEmpty() || !settled.isEmpty())) {
+            boolean cutNext =
+                    settled.isEmpty() || (!cuts.isEmpty() && cuts.peek().day() < settled.peek()[0]);
+            if (cutNext) {
+                Cut cut = cuts.poll();
+                if (cut.day() > known.horizon()) {
+                    continue;
+                }
+                int[] young = yield.of(cut.plants() * known.flush(), cut.generation());
+                settled.add(new int[] {cut.day() + young[1], young[0], cut.generation()});
+                cuts.add(new Cut(cut.day() + known.restDays(), cut.plants(), cut.generation()));
+            } else {
+                int[] now = settled.poll();
+                if (now[0] > known.horizon()) {
+                    continue;
+                }
+                int next = now[2];
+                int kept = next < toKeep.length ? Math.min(toKeep[next], now[1]) : 0;
+                if (kept > 0) {
+                    toKeep[next] -= kept;
+                    cuts.add(new Cut(now[0] + known.growDays(), kept, next + 1));
+                }
+                sold.add(new int[] {now[0], now[1] - kept});
+                total += now[1] - kept;
+            }
+        }
+        return sold;
+    }
+
+    /** Young plants of so many pieces, and the day by which the last of them stands. */
+    private static int[] young(Known known, int pieces, RandomDataGenerator draws) {
+        double p = draws.nextBeta(known.rate().a(), known.rate().b());
+        int n = succeed(pieces, p, draws);
+        double u =
+                known.time().tau() == 0 ? 0 : draws.nextNormal(0, known.time().tau());
+        int plants = (int) Math.floor(n * known.plantsPerPiece());
+        return new int[] {plants, (int) Math.round(known.time().day(0.8) * Math.exp(u)) + known.settleDays()};
+    }
+
+    /** A binomial draw: piece by piece up to a hundred, beyond that by the normal law, which batches' spread drowns. */
+    private static int succeed(int pieces, double p, RandomDataGenerator draws) {
+        if (pieces > 100) {
+            double drawn = draws.nextNormal(pieces * p, Math.sqrt(pieces * p * (1 - p)) + 1e-9);
+            return (int) Math.max(0, Math.min(pieces, Math.round(drawn)));
+        }
+        int n = 0;
+        for (int i = 0; i < pieces; i++) {
+            n += draws.nextUniform(0, 1) < p ? 1 : 0;
+        }
+        return n;
+    }
+
+    /** How it came about. */
+    public Working working(Known known) {
+        List<Working.Step> steps = new ArrayList<>();
+        steps.add(Working.step(
+                "A flush of the stock there is",
+                String.format(
+                        Locale.ROOT,
+                        "%d × %d pieces × %.0f%% = %.0f young plants",
+                        known.stock(),
+                        known.flush(),
+                        100 * known.rate().mean() * known.plantsPerPiece(),
+                        known.stock() * known.flush() * known.rate().mean() * known.plantsPerPiece())));
+        steps.add(Working.step(
+                "From the cut to the next, by the same plant, and by a new one",
+                String.format(
+                        Locale.ROOT,
+                        "%d days; %.0f + %d + %d = %.0f days",
+                        known.restDays(),
+                        known.time().day(0.8),
+                        known.settleDays(),
+                        known.growDays(),
+                        known.time().day(0.8) + known.settleDays() + known.growDays())));
+        steps.add(Working.step(
+                keeps.isEmpty()
+                        ? "Keeping new stock plants would not reach it sooner"
+                        : "New stock plants kept, generation by generation",
+                keeps.toString().replaceAll("[\\[\\]]", "")));
+        steps.add(Working.step(
+                "%d runs with batches of unequal rate and speed".formatted(RUNS),
+                middle.map(m -> String.format(
+                                Locale.ROOT,
+                                "day %d in half of them%s",
+                                m,
+                                late.map(l -> ", day " + l + " in nine of ten").orElse("")))
+                        .orElse("not within " + known.horizon() + " days in half of them")));
+        return new Working("When would it be reached", steps);
+    }
+}
