@@ -19,6 +19,7 @@ import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -88,6 +89,36 @@ public class BatchReads {
         return pottings.findByBatchIdInOrderByMovedOn(List.of(batch)).stream()
                 .map(Potting::view)
                 .toList();
+    }
+
+    /** Batches by their label codes. */
+    @Transactional(readOnly = true)
+    public List<BatchView> views(Collection<String> codes) {
+        return batches.findByCodeIn(codes).stream().map(Batch::view).toList();
+    }
+
+    /** How long the work has taken here, by protocol. */
+    @Transactional(readOnly = true)
+    public Map<String, Worked> worked() {
+        return batches.work().stream()
+                .collect(Collectors.toMap(
+                        BatchRepository.WorkRow::getProtocol,
+                        w -> new Worked(w.getMinutes(), w.getPieces(), (int) w.getBatches())));
+    }
+
+    /**
+     * Work that was timed.
+     *
+     * @param minutes in all
+     * @param pieces in all
+     * @param batches how many
+     */
+    public record Worked(long minutes, long pieces, int batches) {
+
+        /** Minutes for so many pieces, at this pace. */
+        public int minutesFor(int number) {
+            return (int) Math.round((double) minutes * number / Math.max(1, pieces));
+        }
     }
 
     /** The label code of a batch. */

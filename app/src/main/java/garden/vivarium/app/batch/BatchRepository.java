@@ -12,6 +12,23 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     Optional<Batch> findByCode(String code);
 
+    List<Batch> findByCodeIn(Collection<String> codes);
+
+    /** Minutes of work and pieces of the batches that were timed, by protocol. */
+    @Query("select b.protocol as protocol, sum(b.minutes) as minutes, sum(b.taken) as pieces, count(b) as batches"
+            + " from Batch b where b.minutes > 0 and b.protocol is not null group by b.protocol")
+    List<WorkRow> work();
+
+    interface WorkRow {
+        String getProtocol();
+
+        long getMinutes();
+
+        long getPieces();
+
+        long getBatches();
+    }
+
     Optional<Batch> findByOldCode(String oldCode);
 
     List<Batch> findByOldCodeIn(Collection<String> oldCodes);

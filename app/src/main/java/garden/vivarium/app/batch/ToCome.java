@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.ReadyChance;
 import garden.vivarium.core.plan.Supply;
@@ -87,6 +88,13 @@ public class ToCome {
             return plants.and(Supply.exactly(settling))
                     .surviving(outlook.settle().get().share())
                     .and(Supply.exactly(batch.settled()));
+        }
+
+        /** The day by which one in ten of those that will is expected to be ready. */
+        public LocalDate firstReady() {
+            return Expected.of(outlook, batch.takenOn(), batch.dayNought(), batch.slowing())
+                    .ready()
+                    .from();
         }
 
         private Supply stillReady(LocalDate day) {

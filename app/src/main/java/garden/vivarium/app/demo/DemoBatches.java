@@ -40,6 +40,9 @@ class DemoBatches {
 
     private final Stock stock;
     private final Batches batches;
+    /** One batch in so many was guessed at and timed. */
+    private static final int GUESSED_EVERY = 3;
+
     private final OldBatches oldBatches;
     private final BatchReads reads;
     private final Today today;
@@ -91,6 +94,12 @@ class DemoBatches {
                 .taken(takenOn, taken)
                 .stuck(stuckOn, p.ways().stuck())
                 .measured();
+        if (p.age() % GUESSED_EVERY == 0 && p.protocol().clockStage().isEmpty()) {
+            // Growers hope: most guess some more than strikes, and some days they are slow or quick.
+            int hoped = p.ways().stuck() * (84 + p.age() % 13) / 100;
+            int minutes = p.protocol().minutesPerTen() * p.ways().stuck() * (80 + p.age() % 41) / 1000;
+            draft.guessed(hoped, Math.max(1, minutes));
+        }
         if (p.ways().treatment() != null) {
             draft.treated(p.ways().treatment(), "no hormone 0.3%");
         }

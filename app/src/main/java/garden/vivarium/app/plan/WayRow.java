@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param youngPlants young plants in time, if the number to take is taken; empty where none would do
  * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
  * @param better a start in season that needs fewer pieces, where this one is out of season and there is one
+ * @param work how long the number to take would take to cut and stick
  * @param chosen whether it is the one looked at
  */
 public record WayRow(
@@ -26,7 +27,16 @@ public record WayRow(
         Optional<YoungPlants> youngPlants,
         Optional<String> obstacle,
         Optional<WayPlan.Better> better,
+        Work work,
         boolean chosen) {
+
+    /**
+     * Minutes of work.
+     *
+     * @param minutes for the number to take, 0 where none would do
+     * @param batches of this nursery that were timed; 0 where the protocol says it
+     */
+    public record Work(int minutes, int batches) {}
 
     /** Whether it can be done with this stock, started on the day asked. */
     public boolean isFeasible() {
@@ -38,6 +48,6 @@ public record WayRow(
     }
 
     WayRow asChosen(boolean yes) {
-        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, yes);
+        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, yes);
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.Ribbon;
@@ -44,15 +45,25 @@ class Ways {
 
     private final Stock stock;
     private final Evidence evidence;
+    private final BatchReads reads;
     private final Protocols protocols;
     private final Guide guide;
     private final People people;
     private final Says says;
     private final Today today;
 
-    Ways(Stock stock, Evidence evidence, Protocols protocols, Guide guide, People people, Says says, Today today) {
+    Ways(
+            Stock stock,
+            Evidence evidence,
+            BatchReads reads,
+            Protocols protocols,
+            Guide guide,
+            People people,
+            Says says,
+            Today today) {
         this.stock = stock;
         this.evidence = evidence;
+        this.reads = reads;
         this.protocols = protocols;
         this.guide = guide;
         this.people = people;
@@ -68,8 +79,9 @@ class Ways {
     @Transactional(readOnly = true)
     List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
         Asked asked = asked(plant, form);
+        Map<String, BatchReads.Worked> worked = reads.worked();
         List<WayRow> rows = order.sorted(protocols.suiting(plant.plant().group()).stream()
-                .map(p -> row(p, asked.plan(p), plant, asked.aim()))
+                .map(p -> row(p, asked.plan(p), plant, asked.aim(), worked))
                 .toList());
         String wanted = form.way() != null
                         && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
@@ -126,10 +138,11 @@ class Ways {
     @Transactional(readOnly = true)
     Optional<WayRow> way(StockPlantView plant, PlanForm form) {
         Asked asked = asked(plant, form);
+        Map<String, BatchReads.Worked> worked = reads.worked();
         return protocols.suiting(plant.plant().group()).stream()
                 .filter(p -> p.key().equals(form.way()))
                 .findFirst()
-                .map(p -> row(p, asked.plan(p), plant, asked.aim()))
+                .map(p -> row(p, asked.plan(p), plant, asked.aim(), worked))
                 .or(() -> ways(plant, form, Order.FEWEST).stream().findFirst());
     }
 
@@ -272,7 +285,8 @@ class Ways {
         return evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
     }
 
-    private WayRow row(Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim) {
+    private WayRow row(
+            Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchReads.Worked> worked) {
         Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
         double own = plan.outlook().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
@@ -285,7 +299,16 @@ class Ways {
                 plan.take().map(t -> plan.youngPlants(t.pieces())),
                 obstacle(plant, plan),
                 plan.betterInSeason(),
+                work(protocol, plan.take().map(t -> t.pieces()).orElse(0), worked),
                 false);
+    }
+
+    /** By this nursery's own pace where it was timed, else by the protocol's. */
+    private static WayRow.Work work(Protocol protocol, int pieces, Map<String, BatchReads.Worked> worked) {
+        BatchReads.Worked own = worked.get(protocol.key());
+        return own == null
+                ? new WayRow.Work(Math.round(protocol.minutesPerTen() * pieces / 10f), 0)
+                : new WayRow.Work(own.minutesFor(pieces), own.batches());
     }
 
     /** Why a way cannot be done as asked, and what could. */

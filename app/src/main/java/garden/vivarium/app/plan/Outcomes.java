@@ -1,0 +1,188 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Finished;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.plan.Calibration;
+import garden.vivarium.core.plan.Hunches;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was planned, expected and guessed, beside what came. */
+@Service
+class Outcomes {
+
+    private static final double[] LEVELS = {0.5, 0.8, 0.9, 0.95};
+
+    private final PlanRepository plans;
+    private final BatchReads reads;
+    private final Finished finished;
+    private final Today today;
+
+    Outcomes(PlanRepository plans, BatchReads reads, Finished finished, Today today) {
+        this.plans = plans;
+        this.reads = reads;
+        this.finished = finished;
+        this.today = today;
+    }
+
+    /**
+     * A plan whose day has come, or whose batches are over.
+     *
+     * @param plan the plan, or the first of a split
+     * @param take pieces taken in all
+     * @param came young plants there by the day due
+     * @param met whether that was enough
+     */
+    record Outcome(PlanView plan, int take, int came, boolean met) {}
+
+    /**
+     * A batch with a hunch.
+     *
+     * @param batch the batch
+     * @param reckoned how many were to be expected
+     */
+    record Guessed(BatchView batch, long reckoned) {}
+
+    /**
+     * Batches that are over, judged at each chance: how often as many pieces as were sure by it became ready.
+     *
+     * @param fromOwn whether batches of this nursery stood behind what was expected
+     * @param batches how many
+     * @param levels one for each chance
+     */
+    record Judged(boolean fromOwn, int batches, List<Calibration> levels) {
+
+        /** Whether everything that was said held. */
+        public boolean held() {
+            return levels.stream().noneMatch(c -> c.saidTooMuch() || c.saidTooLittle());
+        }
+    }
+
+    /**
+     * All of it.
+     *
+     * @param plans finished plans, the last due first
+     * @param ofPlans how often the aim was met, beside the chance said; empty while no plan has come to its day
+     * @param judged batches that are over, those first that had batches of this nursery behind them
+     * @param hunches hunches against the reckoning; empty while nobody has guessed
+     * @param guessed the batches behind them, the last first
+     */
+    record Book(
+            List<Outcome> plans,
+            Optional<Calibration> ofPlans,
+            List<Judged> judged,
+            Optional<Hunches> hunches,
+            List<Guessed> guessed) {}
+
+    @Transactional(readOnly = true)
+    Book book() {
+        List<Outcome> outcomes = outcomes();
+        List<Finished.Over> over = finished.last();
+        List<Judged> judged = new ArrayList<>();
+        for (boolean own : new boolean[] {true, false}) {
+            List<Finished.Over> these =
+                    over.stream().filter(o -> o.fromOwn() == own).toList();
+            if (!these.isEmpty()) {
+                judged.add(judge(own, these));
+            }
+        }
+        List<Finished.Over> guessed =
+                over.stream().filter(o -> o.batch().hunch() != null).toList();
+        return new Book(
+                outcomes,
+                outcomes.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Calibration.of(
+                                outcomes.stream()
+                                        .mapToDouble(o -> o.plan().confidence())
+                                        .average()
+                                        .orElseThrow(),
+                                outcomes.stream()
+                                        .map(o -> new Calibration.Forecast(
+                                                o.plan().chance(), o.met()))
+                                        .toList())),
+                judged,
+                guessed.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Hunches.of(guessed.stream()
+                                .map(o -> new Hunches.Guess(
+                                        o.batch().stuck(),
+                                        o.batch().hunch(),
+                                        o.expected().mean(),
+                                        o.batch().counts().ready()))
+                                .toList())),
+                guessed.stream()
+                        .map(o -> new Guessed(o.batch(), Math.round(o.expected().mean())))
+                        .toList());
+    }
+
+    private static Judged judge(boolean own, List<Finished.Over> these) {
+        List<Calibration> levels = new ArrayList<>();
+        for (double level : LEVELS) {
+            levels.add(Calibration.of(
+                    level,
+                    these.stream()
+                            .map(o -> {
+                                int sure = o.expected().surely(level);
+                                return new Calibration.Forecast(
+                                        o.expected().atLeast(sure),
+                                        o.batch().counts().ready() >= sure);
+                            })
+                            .toList()));
+        }
+        return new Judged(own, these.size(), levels);
+    }
+
+    private List<Outcome> outcomes() {
+        Map<UUID, List<PlanView>> aims = new LinkedHashMap<>();
+        plans.findByStateOrderByStartOn(PlanState.STUCK).stream()
+                .map(Plan::view)
+                .forEach(p -> aims.computeIfAbsent(p.splitId() == null ? p.id() : p.splitId(), k -> new ArrayList<>())
+                        .add(p));
+        Map<String, BatchView> batches =
+                reads
+                        .views(aims.values().stream()
+                                .flatMap(List::stream)
+                                .map(PlanView::batchCode)
+                                .toList())
+                        .stream()
+                        .collect(Collectors.toMap(BatchView::code, Function.identity()));
+        List<Outcome> outcomes = new ArrayList<>();
+        for (List<PlanView> aim : aims.values()) {
+            List<BatchView> grown =
+                    aim.stream().map(p -> batches.get(p.batchCode())).toList();
+            LocalDate due = aim.get(0).due();
+            boolean over = grown.stream().allMatch(b -> b.closedOn() != null);
+            if (over || due.isBefore(today.date())) {
+                int came = grown.stream().mapToInt(b -> youngPlants(b, due)).sum();
+                outcomes.add(new Outcome(
+                        aim.get(0),
+                        aim.stream().mapToInt(PlanView::take).sum(),
+                        came,
+                        came >= aim.get(0).youngPlants()));
+            }
+        }
+        outcomes.sort(Comparator.comparing((Outcome o) -> o.plan().due()).reversed());
+        return outcomes;
+    }
+
+    /** Young plants settled by the day; where nothing settles, moved on by the day. */
+    private int youngPlants(BatchView batch, LocalDate day) {
+        return reads.pottings(batch.id()).stream()
+                .filter(p -> !(p.settledOn() == null ? p.movedOn() : p.settledOn()).isAfter(day))
+                .mapToInt(p -> p.settled() == null ? p.youngPlants() : p.settled())
+                .sum();
+    }
+}

@@ -1,0 +1,238 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.batch.ToCome;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.promise.PromiseBook;
+import garden.vivarium.app.promise.PromiseView;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.watch.Absence;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What an absence means: what to do before, what not to start, what will suffer, what can wait. */
+@Service
+class Away {
+
+    private static final int CARE_HARMS_AFTER = 3;
+    private static final int USUAL_LIMIT = 21;
+
+    private final BatchReads reads;
+    private final ToCome toCome;
+    private final Plans plans;
+    private final PromiseBook promises;
+    private final CareBook care;
+    private final Protocols protocols;
+    private final Says says;
+    private final Today today;
+
+    Away(
+            BatchReads reads,
+            ToCome toCome,
+            Plans plans,
+            PromiseBook promises,
+            CareBook care,
+            Protocols protocols,
+            Says says,
+            Today today) {
+        this.reads = reads;
+        this.toCome = toCome;
+        this.plans = plans;
+        this.promises = promises;
+        this.care = care;
+        this.protocols = protocols;
+        this.says = says;
+        this.today = today;
+    }
+
+    /**
+     * One thing that an absence touches.
+     *
+     * @param code what it concerns
+     * @param address its page
+     * @param what in words
+     * @param why the reason
+     * @param day on which it falls
+     * @param place where, or the empty text
+     */
+    record Touched(String code, String address, String what, String why, LocalDate day, String place) {}
+
+    /**
+     * All of it.
+     *
+     * @param before to do before leaving
+     * @param notStart plans not to start as they stand
+     * @param suffers what suffers whatever is done
+     * @param waits what can wait till the return
+     */
+    record Outlook(List<Touched> before, List<Touched> notStart, List<Touched> suffers, List<Touched> waits) {}
+
+    /**
+     * Judges an absence.
+     *
+     * @throws Problem naming the field, if the days cannot be
+     */
+    @Transactional(readOnly = true)
+    Outlook judge(LocalDate from, LocalDate back) {
+        if (from.isBefore(today.date())) {
+            throw new Problem("from", "%s has passed; give today or a later day.".formatted(says.day(from)));
+        }
+        if (!back.isAfter(from)) {
+            throw new Problem("back", "%s is not after you leave; give a later day.".formatted(says.day(back)));
+        }
+        if (back.isAfter(from.plusDays(Absence.MOST_DAYS))) {
+            throw new Problem(
+                    "back", "An absence is reckoned up to %d days; give an earlier day.".formatted(Absence.MOST_DAYS));
+        }
+        Absence absence = new Absence(from, back);
+        Outlook found = new Outlook(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        List<BatchReads.Row> rows = reads.open();
+        rows.forEach(r -> r.tasks().forEach(t -> sort(absence, found, r, t)));
+        Map<UUID, String> places = rows.stream()
+                .collect(Collectors.toMap(r -> r.batch().id(), r -> r.place().name()));
+        toCome.sources()
+                .forEach(s ->
+                        becomesReady(absence, found, s, places.get(s.batch().id())));
+        plans.waiting().forEach(p -> start(absence, found, p));
+        care.due(back.minusDays(1))
+                .forEach(c -> put(
+                        absence,
+                        found,
+                        new Touched(
+                                c.subject().code(),
+                                c.subject().sheet(),
+                                c.what(),
+                                "Due %s; hatched pests do not wait.".formatted(says.day(c.dueOn())),
+                                c.dueOn(),
+                                ""),
+                        Optional.of(c.dueOn().plusDays(CARE_HARMS_AFTER))));
+        promises.lines().stream()
+                .flatMap(l -> l.promises().stream())
+                .map(j -> j.promise())
+                .filter(p -> p.due() != null && absence.covers(p.due()))
+                .forEach(p -> found.before().add(owed(p)));
+        List.of(found.before(), found.notStart(), found.suffers(), found.waits())
+                .forEach(l -> l.sort(Comparator.comparing(Touched::day)));
+        return found;
+    }
+
+    private static Touched owed(PromiseView p) {
+        return new Touched(
+                p.who(),
+                "/promises#p-" + p.id(),
+                "hand over %d of %s, or say that they come later".formatted(p.owed(), p.plant()),
+                "It is due while nobody is there.",
+                p.due(),
+                "");
+    }
+
+    private void sort(Absence absence, Outlook found, BatchReads.Row row, Task task) {
+        BatchView b = task.batch();
+        put(
+                absence,
+                found,
+                new Touched(
+                        b.code(),
+                        "/batches/" + b.code(),
+                        "%s: %s".formatted(b.plant(), task.what()),
+                        task.why(),
+                        task.due(),
+                        row.place().name()),
+                harms(task));
+    }
+
+    /** From when waiting harms: ready pieces that stand too long, stages with a timer. */
+    private Optional<LocalDate> harms(Task task) {
+        return switch (task.kind()) {
+            case MOVE -> Optional.of(task.due().plusDays(limit(task.batch())));
+            case TEND -> Optional.of(task.due().plusDays(CARE_HARMS_AFTER));
+            case STICK, LOOK, ASK, SEPARATE, SETTLE, GIVE_UP -> Optional.empty();
+        };
+    }
+
+    private int limit(BatchView b) {
+        return b.protocol() == null
+                ? USUAL_LIMIT
+                : protocols
+                        .version(b.protocol(), b.protocolVersion())
+                        .map(Protocol::tooLong)
+                        .orElse(USUAL_LIMIT);
+    }
+
+    /** A batch none of which stands ready yet, but whose first may, and stand too long before the return. */
+    private void becomesReady(Absence absence, Outlook found, ToCome.Source source, String place) {
+        BatchView b = source.batch();
+        if (b.closedOn() != null
+                || !b.isStuck()
+                || b.isAsleep()
+                || b.readyToMove() > 0
+                || b.counts().pending() == 0) {
+            return;
+        }
+        LocalDate first = source.firstReady();
+        LocalDate harms = first.plusDays(limit(b));
+        if (absence.judge(first, Optional.of(harms)) == Absence.Meaning.SUFFERS) {
+            found.suffers()
+                    .add(new Touched(
+                            b.code(),
+                            "/batches/" + b.code(),
+                            "%s: the first become ready about then".formatted(b.plant()),
+                            "One in ten by %s; they should move by %s, and nobody is back before %s. Ask somebody to move them, or keep them cooler."
+                                    .formatted(says.day(first), says.day(harms), says.day(absence.back())),
+                            first,
+                            place));
+        }
+    }
+
+    private void start(Absence absence, Outlook found, PlanView plan) {
+        Optional<Protocol> protocol = protocols.version(plan.protocol(), plan.protocolVersion());
+        String title = protocol.map(Protocol::title).orElse(plan.protocol());
+        LocalDate firstLook =
+                plan.startOn().plusDays(protocol.map(p -> p.looks().first()).orElse(7));
+        boolean startsThen = absence.covers(plan.startOn());
+        boolean tenderThen = plan.startOn().isBefore(absence.from()) && absence.covers(firstLook);
+        if (!startsThen && !tenderThen) {
+            return;
+        }
+        boolean canWait = plan.lastSafeStart() != null && !plan.lastSafeStart().isBefore(absence.back());
+        found.notStart()
+                .add(new Touched(
+                        "Plan",
+                        "/plan/" + plan.id() + "/stick",
+                        "%d by %s".formatted(plan.take(), title.toLowerCase()),
+                        (startsThen
+                                        ? "Its day falls in the absence."
+                                        : "Its first days and first look fall in the absence.")
+                                + (canWait
+                                        ? " It may wait: the last safe day is %s."
+                                                .formatted(says.day(plan.lastSafeStart()))
+                                        : " It cannot wait: start it long enough before, or let somebody keep it."),
+                        plan.startOn(),
+                        ""));
+    }
+
+    private static void put(Absence absence, Outlook found, Touched what, Optional<LocalDate> harms) {
+        switch (absence.judge(what.day(), harms)) {
+            case BEFORE -> found.before().add(what);
+            case SUFFERS -> found.suffers().add(what);
+            case WAITS -> found.waits().add(what);
+            case AFTER -> {}
+        }
+    }
+}
