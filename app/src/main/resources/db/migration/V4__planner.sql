@@ -37,3 +37,20 @@ create table claim (
 
 -- Two plans that stand for one aim, split over two ways or two days.
 alter table plan add column split_id uuid;
+
+-- Trays that a place holds; null where nobody has measured.
+alter table place add column trays double;
+
+-- What is in the shed, in litres, pieces or grams, what a pack holds and costs, and a mix's own recipe.
+create table shed_item (
+    id uuid not null primary key,
+    nursery_id uuid not null,
+    name varchar(120) not null,
+    amount double not null,
+    pack double,
+    price double,
+    recipe varchar(300),
+    version bigint not null,
+    constraint shed_item_name unique (nursery_id, name),
+    constraint shed_item_nursery foreign key (nursery_id) references nursery (id)
+);

@@ -90,11 +90,20 @@ public class ToCome {
                     .and(Supply.exactly(batch.settled()));
         }
 
+        /** The days on which its stages are expected; of what sleeps, as if it woke today. */
+        public Expected expected() {
+            return batch.isStuck()
+                    ? Expected.of(
+                            outlook,
+                            batch.takenOn(),
+                            batch.isAsleep() ? today.date() : batch.dayNought(),
+                            batch.slowing())
+                    : Expected.of(outlook, batch.takenOn(), batch.slowing());
+        }
+
         /** The day by which one in ten of those that will is expected to be ready. */
         public LocalDate firstReady() {
-            return Expected.of(outlook, batch.takenOn(), batch.dayNought(), batch.slowing())
-                    .ready()
-                    .from();
+            return expected().ready().from();
         }
 
         private Supply stillReady(LocalDate day) {

@@ -26,10 +26,12 @@ record DemoBook(
         List<CutHard> cutHard,
         List<Treated> care,
         List<Look> looks,
-        List<Promised> promised) {
+        List<Promised> promised,
+        List<Stored> shed,
+        List<Planned> planned) {
 
     /** A place of the nursery. */
-    record Spot(String name, Climate climate) {}
+    record Spot(String name, Climate climate, Double trays) {}
 
     /** A stock plant or lot. */
     record Mother(
@@ -101,6 +103,12 @@ record DemoBook(
 
     /** Plants promised; without days it is a name in line. */
     record Promised(String who, String plant, int plants, Integer inDays) {}
+
+    /** Something in the shed. */
+    record Stored(String name, Double there, Double pack, Double price, String recipe) {}
+
+    /** A plan not stuck yet. */
+    record Planned(String plant, String protocol, int plants, int inDays, int startIn) {}
 
     static DemoBook read() {
         YAMLMapper mapper = YAMLMapper.builder()

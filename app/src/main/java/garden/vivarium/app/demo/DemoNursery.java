@@ -101,7 +101,7 @@ public class DemoNursery {
         }
 
         void fill() {
-            book.places().forEach((key, p) -> places.put(key, stock.placeNamed(p.name(), p.climate())));
+            book.places().forEach((key, p) -> places.put(key, tales.place(p)));
             book.stock().forEach(m -> mothers.put(m.plant(), new ArrayList<>(List.of(stock.add(form(m))))));
             own = tales.ownPlugs();
             // In order of time, since what was expected of a batch follows from those before it.
@@ -114,6 +114,9 @@ public class DemoNursery {
             mothers.forEach((plant, all) -> eldest.put(plant, all.get(0)));
             book.drying().forEach(d -> tales.drying(d, eldest.get(d.plant()), places.get(d.place())));
             tales.tell(book, eldest);
+            entities.flush();
+            book.shed().forEach(tales::store);
+            book.planned().forEach(p -> tales.plan(p, eldest.get(p.plant())));
             entities.flush();
             book.promised().forEach(p -> tales.promise(p, eldest.get(p.plant())));
         }

@@ -7,6 +7,8 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.plan.Stores;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.promise.Promises;
 import garden.vivarium.app.stock.PlaceView;
@@ -33,6 +35,8 @@ class DemoTales {
     private final Stock stock;
     private final Batches batches;
     private final CareBook care;
+    private final Plans plans;
+    private final Stores stores;
     private final Promises promises;
     private final Protocols protocols;
     private final Guide guide;
@@ -42,6 +46,8 @@ class DemoTales {
             Stock stock,
             Batches batches,
             CareBook care,
+            Plans plans,
+            Stores stores,
             Promises promises,
             Protocols protocols,
             Guide guide,
@@ -49,6 +55,8 @@ class DemoTales {
         this.stock = stock;
         this.batches = batches;
         this.care = care;
+        this.plans = plans;
+        this.stores = stores;
         this.promises = promises;
         this.protocols = protocols;
         this.guide = guide;
@@ -105,6 +113,24 @@ class DemoTales {
                 .guessed(d.hunch(), d.minutes())
                 .made());
         stock.cut(parent.id(), d.pieces(), day, false);
+    }
+
+    /** A place, and how many trays it holds. */
+    PlaceView place(DemoBook.Spot spot) {
+        PlaceView place = stock.placeNamed(spot.name(), spot.climate());
+        stock.holds(place.id(), spot.trays());
+        return place;
+    }
+
+    /** What is in the shed. */
+    void store(DemoBook.Stored s) {
+        stores.keep(s.name(), s.there(), s.pack(), s.price(), s.recipe());
+    }
+
+    /** A plan for later. */
+    void plan(DemoBook.Planned p, StockPlantView mother) {
+        LocalDate day = today.date();
+        plans.commit(mother.id(), p.plants(), day.plusDays(p.inDays()), day.plusDays(p.startIn()), p.protocol());
     }
 
     /** Plants are promised, and each promise draws on what is free. */

@@ -14,6 +14,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -46,15 +47,28 @@ class PlanController {
 
     private final Plans plans;
     private final Ways ways;
+    private final Space space;
+    private final Stores stores;
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
     private final Says says;
     private final Today today;
 
-    PlanController(Plans plans, Ways ways, Stock stock, Protocols protocols, Guide guide, Says says, Today today) {
+    PlanController(
+            Plans plans,
+            Ways ways,
+            Space space,
+            Stores stores,
+            Stock stock,
+            Protocols protocols,
+            Guide guide,
+            Says says,
+            Today today) {
         this.plans = plans;
         this.ways = ways;
+        this.space = space;
+        this.stores = stores;
         this.stock = stock;
         this.protocols = protocols;
         this.guide = guide;
@@ -84,6 +98,11 @@ class PlanController {
             try {
                 boolean split = form.with() != null && !form.with().isBlank();
                 PlanView plan = split ? plans.commitSplit(form) : plans.commit(form);
+                if (form.replaces() != null) {
+                    next.addFlashAttribute(
+                            "said", "The plan is changed: %d on %s.".formatted(plan.take(), says.day(plan.startOn())));
+                    return "redirect:/plan#waiting";
+                }
                 if (split) {
                     next.addFlashAttribute("said", "Both halves are committed; each starts on its own day.");
                     return "redirect:/plan#waiting";
@@ -172,6 +191,22 @@ class PlanController {
         return showStick(plan, plant, model);
     }
 
+    /** One line a label, for every plan not stuck yet: what is to be written before the work begins. */
+    @GetMapping(path = "/labels", produces = "text/plain;charset=UTF-8")
+    @ResponseBody
+    String labels() {
+        Map<UUID, StockPlantView> parents =
+                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
+        return plans.waiting().stream()
+                .map(p -> "%s · %s · %s · %d pieces"
+                        .formatted(
+                                parents.get(p.stockPlantId()).plant().name(),
+                                p.startOn(),
+                                protocol(p).title(),
+                                p.take()))
+                .collect(Collectors.joining("\n", "", "\n"));
+    }
+
     @PostMapping("/{id}/drop")
     String drop(@PathVariable UUID id, RedirectAttributes next) {
         next.addFlashAttribute("said", plans.drop(id));
@@ -219,7 +254,10 @@ class PlanController {
                     if (form.with() != null && !form.with().isBlank()) {
                         splitInto(form, wrong, plant.get(), model);
                     }
-                    model.addAttribute("warnings", ways.warnings(plant.get(), row));
+                    List<String> warnings = new ArrayList<>(ways.warnings(plant.get(), row));
+                    stores.cost(row).ifPresent(c -> model.addAttribute("cost", c));
+                    space.doesNotFit(plant.get(), row).ifPresent(warnings::add);
+                    model.addAttribute("warnings", warnings);
                     model.addAttribute("needsWord", ways.needsWord(plant.get(), row));
                     model.addAttribute(
                             "cautions", guide.cautions(plant.get().plant().group(), row.protocol()));

@@ -20,4 +20,10 @@ public record PlanView(
         PlanState state,
         String reason,
         String batchCode,
-        UUID splitId) {}
+        UUID splitId) {
+
+    /** The confidence asked, in per cent. */
+    public int surePercent() {
+        return (int) Math.round(100 * confidence);
+    }
+}

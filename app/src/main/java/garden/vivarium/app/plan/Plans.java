@@ -85,6 +85,9 @@ public class Plans {
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
         PlanView plan = plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
                 .view();
+        if (form.replaces() != null) {
+            replace(form.replaces(), plan);
+        }
         tell(form, Map.of(plan, plan.youngPlants()));
         return plan;
     }
@@ -101,10 +104,25 @@ public class Plans {
                 });
     }
 
+    private void replace(UUID old, PlanView now) {
+        Plan before = plans.findById(old).orElseThrow(() -> new Missing("no such plan"));
+        if (before.view().state() != PlanState.PLANNED) {
+            throw new Problem("way", "The plan to change is no longer waiting; commit a new one from the Plan page.");
+        }
+        before.drop();
+        events.publishEvent(new PlanReplaced(old, now));
+    }
+
     private void tell(PlanForm form, Map<PlanView, Integer> made) {
         if (form.forWhom() != null && !form.forWhom().isBlank()) {
             events.publishEvent(new PlanCommitted(made, form.forWhom().strip()));
         }
+    }
+
+    /** Commits the least number by a way from a day on, nine times in ten enough, where none of that needs a word of reason. */
+    @Transactional
+    public PlanView commit(UUID stockPlant, int youngPlants, LocalDate due, LocalDate start, String way) {
+        return commit(PlanForm.of(stockPlant, youngPlants, due, 90, start, way, null, null));
     }
 
     /**

@@ -43,6 +43,11 @@ public record WayRow(
         return plan.take().isPresent() && !plan.isStockShort();
     }
 
+    /** Trays times days that it takes. */
+    public int trayDays() {
+        return Space.trayDays(this);
+    }
+
     int pieces() {
         return plan.take().map(t -> t.pieces()).orElse(Integer.MAX_VALUE);
     }

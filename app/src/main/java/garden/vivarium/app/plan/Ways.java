@@ -165,19 +165,7 @@ class Ways {
             throw new Problem("later", "%s is not before the day due; start it sooner.".formatted(says.day(second)));
         }
         WayRow one = way(plant, form).orElseThrow();
-        PlanForm then = new PlanForm(
-                form.stock(),
-                form.wanted(),
-                form.perPot(),
-                form.due(),
-                form.sure(),
-                second,
-                form.with(),
-                null,
-                null,
-                null,
-                null,
-                null);
+        PlanForm then = form.startingWith(form.with(), second);
         WayRow other = way(plant, then)
                 .filter(r -> r.protocol().key().equals(form.with()))
                 .orElseThrow(() -> new Problem("with", "There is no such way; choose one from the list."));

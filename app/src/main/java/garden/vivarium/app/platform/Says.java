@@ -1,5 +1,7 @@
 package garden.vivarium.app.platform;
 
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.format.DateTimeFormatter;
@@ -48,6 +50,11 @@ public class Says {
     /** "1 piece", "12 pieces". */
     public String count(long number, String one, String many) {
         return number == 1 ? "1 " + one : String.format(Locale.ROOT, "%,d %s", number, many);
+    }
+
+    /** "6", "6.25": two decimals at most, and none where there are none. */
+    public String amount(double number) {
+        return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);
     }
 
     /** A whole number with thousands set apart. */

@@ -32,6 +32,12 @@ class Claim extends NurseryRow {
         plants = Math.max(plants, given);
     }
 
+    /** The plan that it draws on was changed. */
+    void movesTo(UUID plan, int youngPlants) {
+        planId = plan;
+        plants = Math.max(given, Math.min(plants, youngPlants));
+    }
+
     /** Lets go of what has not been given. */
     void letGo() {
         plants = given;

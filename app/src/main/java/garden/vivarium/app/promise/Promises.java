@@ -2,6 +2,7 @@ package garden.vivarium.app.promise;
 
 import garden.vivarium.app.plan.PlanCommitted;
 import garden.vivarium.app.plan.PlanDropped;
+import garden.vivarium.app.plan.PlanReplaced;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
@@ -251,6 +252,13 @@ public class Promises {
         StockPlantView parent = stock.find(plan.stockPlantId()).orElseThrow();
         Promise made = save(parent.plant(), committed.forWhom(), plan.youngPlants(), plan.due(), plan.confidence());
         committed.plans().forEach((p, plants) -> draw(made.getId(), p.id(), null, plants));
+    }
+
+    /** What drew on a plan that was changed draws on the one that stands for it. */
+    @EventListener
+    void follow(PlanReplaced replaced) {
+        claims.findByPlanId(replaced.old())
+                .forEach(c -> c.movesTo(replaced.now().id(), replaced.now().youngPlants()));
     }
 
     /** What drew on a dropped plan draws on nothing. */

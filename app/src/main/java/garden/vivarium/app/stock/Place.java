@@ -18,6 +18,7 @@ class Place extends NurseryRow {
     private Climate climate;
 
     private int walkOrder;
+    private Double trays;
 
     protected Place() {}
 
@@ -28,7 +29,11 @@ class Place extends NurseryRow {
     }
 
     PlaceView view() {
-        return new PlaceView(getId(), name, climate, walkOrder);
+        return new PlaceView(getId(), name, climate, walkOrder, trays);
+    }
+
+    void holds(Double howMany) {
+        trays = howMany;
     }
 
     String name() {

@@ -4,4 +4,4 @@ import garden.vivarium.core.timing.Climate;
 import java.util.UUID;
 
 /** A place as other modules and pages see it. */
-public record PlaceView(UUID id, String name, Climate climate, int walkOrder) {}
+public record PlaceView(UUID id, String name, Climate climate, int walkOrder, Double trays) {}

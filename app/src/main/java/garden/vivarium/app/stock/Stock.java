@@ -105,6 +105,21 @@ public class Stock {
         return letters.equals(one, other);
     }
 
+    /**
+     * Says how many trays a place holds.
+     *
+     * @param trays above 0 and at most 10,000; null where nobody has measured
+     * @throws Problem if it cannot be
+     */
+    @Transactional
+    public void holds(UUID place, Double trays) {
+        if (trays != null && (!(trays > 0) || trays > 10_000)) {
+            throw new Problem(
+                    "trays", "A place holds more than none and at most 10,000 trays; leave it empty if not measured.");
+        }
+        places.findById(place).orElseThrow(() -> new Missing("no such place")).holds(trays);
+    }
+
     /** The place of the name; made at the end of the walk if unknown. */
     @Transactional
     public PlaceView placeNamed(String name, Climate climateIfNew) {

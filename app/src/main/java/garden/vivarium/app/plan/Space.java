@@ -1,0 +1,186 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.ToCome;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Setting;
+import garden.vivarium.core.plan.Supply;
+import garden.vivarium.core.plan.TraySpace;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What stands where and when, in trays, and where plans do not fit. */
+@Service
+class Space {
+
+    private static final int WEEKS = 26;
+    /** What is late stays a week longer, day after day. */
+    private static final int LATE = 7;
+
+    private final ToCome toCome;
+    private final PlanRepository plans;
+    private final Ways ways;
+    private final Protocols protocols;
+    private final Stock stock;
+    private final Says says;
+    private final Today today;
+
+    Space(ToCome toCome, PlanRepository plans, Ways ways, Protocols protocols, Stock stock, Says says, Today today) {
+        this.toCome = toCome;
+        this.plans = plans;
+        this.ways = ways;
+        this.protocols = protocols;
+        this.stock = stock;
+        this.says = says;
+        this.today = today;
+    }
+
+    /**
+     * A place.
+     *
+     * @param place where
+     * @param weeks trays taken at the start of each week from today
+     * @param overfull the first days on which it does not fit; empty where it fits or nobody has measured
+     * @param stays what stands there, or will
+     */
+    record Bench(
+            PlaceView place, List<Double> weeks, Optional<TraySpace.Overfull> overfull, List<TraySpace.Stay> stays) {
+
+        /** The most that is taken at the start of a week. */
+        public double most() {
+            return weeks.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    List<Bench> benches() {
+        Map<UUID, List<TraySpace.Stay>> stays = stays();
+        LocalDate day = today.date();
+        return stock.places().stream()
+                .map(p -> {
+                    List<TraySpace.Stay> there = stays.getOrDefault(p.id(), List.of());
+                    TraySpace space = new TraySpace(p.trays() == null ? Double.MAX_VALUE : p.trays(), there);
+                    return new Bench(
+                            p,
+                            IntStream.range(0, WEEKS)
+                                    .mapToObj(w -> space.on(day.plusWeeks(w)))
+                                    .toList(),
+                            space.firstOverfull(day, day.plusWeeks(WEEKS)),
+                            there);
+                })
+                .toList();
+    }
+
+    /** Says where and when a plan would not fit beside what stands there and is planned; empty where it fits. */
+    @Transactional(readOnly = true)
+    Optional<String> doesNotFit(StockPlantView plant, WayRow row) {
+        PlaceView place = plant.place();
+        if (place.trays() == null || row.plan().take().isEmpty()) {
+            return Optional.empty();
+        }
+        List<TraySpace.Stay> own = stays(
+                "this plan",
+                row.plan().expected(),
+                row.plan().take().get().pieces(),
+                row.youngPlants().map(y -> y.middle()).orElse(0));
+        LocalDate until = row.plan().expected().end().plusDays(1);
+        TraySpace space = new TraySpace(place.trays(), stays().getOrDefault(place.id(), List.of()));
+        return space.and(own)
+                .firstOverfull(row.plan().start(), until)
+                .map(o -> String.format(
+                        Locale.ROOT,
+                        "%s holds %s trays: from %s to %s there would be up to %s too many. Another place, another day or fewer would do.",
+                        place.name(),
+                        says.amount(place.trays()),
+                        says.day(o.from()),
+                        says.day(o.until()),
+                        says.amount(o.most())));
+    }
+
+    /** Trays times days of a way, at the number to take. */
+    static int trayDays(WayRow row) {
+        return row.plan()
+                .take()
+                .map(t ->
+                        (int) Math.round(stays(
+                                        "",
+                                        row.plan().expected(),
+                                        t.pieces(),
+                                        row.youngPlants().map(y -> y.middle()).orElse(0))
+                                .stream()
+                                .mapToDouble(TraySpace.Stay::trayDays)
+                                .sum()))
+                .orElse(0);
+    }
+
+    private static List<TraySpace.Stay> stays(String what, Expected expected, int pieces, int pots) {
+        return TraySpace.stays(what, expected, TraySpace.traysFor(pieces), pots);
+    }
+
+    private Map<UUID, List<TraySpace.Stay>> stays() {
+        Map<UUID, List<TraySpace.Stay>> stays = new HashMap<>();
+        LocalDate day = today.date();
+        for (ToCome.Source s : toCome.sources()) {
+            BatchView b = s.batch();
+            if (b.closedOn() == null) {
+                int pieces = b.isStuck() ? b.counts().pending() + b.readyToMove() : b.taken();
+                Expected expected = s.expected();
+                LocalDate until = expected.ready().to().isBefore(day.plusDays(LATE))
+                        ? day.plusDays(LATE)
+                        : expected.ready().to().plusDays(1);
+                double trays = b.isTray() ? 1 : TraySpace.traysFor(pieces);
+                if (pieces > 0) {
+                    add(stays, b.placeId(), new TraySpace.Stay(b.code(), b.takenOn(), until, trays));
+                }
+                int settling = Math.max(0, b.youngPlants() - b.settled());
+                if (settling > 0 && expected.settled().isPresent()) {
+                    add(
+                            stays,
+                            b.placeId(),
+                            new TraySpace.Stay(
+                                    b.code() + ", potted", day, day.plusDays(LATE), TraySpace.traysOfPots(settling)));
+                }
+            }
+        }
+        plans.findByStateOrderByStartOn(PlanState.PLANNED).stream()
+                .map(Plan::view)
+                .forEach(p -> planned(p, stays));
+        return stays;
+    }
+
+    private void planned(PlanView p, Map<UUID, List<TraySpace.Stay>> stays) {
+        StockPlantView plant = stock.find(p.stockPlantId()).orElseThrow();
+        Protocol protocol = protocols.version(p.protocol(), p.protocolVersion()).orElseThrow();
+        Outlook outlook = ways.outlook(protocol, plant);
+        Setting setting = ways.setting(plant);
+        LocalDate start = p.startOn().isBefore(today.date()) ? today.date() : p.startOn();
+        LocalDate stuck = start.plusDays(outlook.callusDays());
+        Expected expected =
+                Expected.of(outlook, start, outlook.season().slowing(stuck, setting.climate(), setting.hemisphere()));
+        Supply young =
+                Supply.of(outlook.readyBy(setting, start, p.due()), p.take(), outlook.output(), p.piecesPerPot());
+        stays("plan of " + says.day(p.startOn()), expected, p.take(), (int) Math.round(young.mean()))
+                .forEach(s -> add(stays, plant.place().id(), s));
+    }
+
+    private static void add(Map<UUID, List<TraySpace.Stay>> stays, UUID place, TraySpace.Stay stay) {
+        stays.computeIfAbsent(place, p -> new ArrayList<>()).add(stay);
+    }
+}

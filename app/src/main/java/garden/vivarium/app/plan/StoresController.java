@@ -1,0 +1,62 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.platform.Deeds;
+import garden.vivarium.app.platform.Problem;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Materials and the shopping list, within the Plan place. */
+@Controller
+@RequestMapping("/plan/materials")
+class StoresController {
+
+    private final Stores stores;
+
+    StoresController(Stores stores) {
+        this.stores = stores;
+    }
+
+    @GetMapping
+    String page(Model model) {
+        List<Stores.Row> rows = stores.rows();
+        model.addAttribute("rows", rows);
+        model.addAttribute("missing", rows.stream().filter(r -> r.missing() > 0).count());
+        model.addAttribute(
+                "cost",
+                rows.stream()
+                        .filter(r -> r.cost() != null)
+                        .mapToDouble(Stores.Row::cost)
+                        .sum());
+        return "plan/materials";
+    }
+
+    @PostMapping
+    String keep(
+            @RequestParam(required = false) String name,
+            @RequestParam(required = false) String there,
+            @RequestParam(required = false) String pack,
+            @RequestParam(required = false) String price,
+            @RequestParam(required = false) String recipe,
+            RedirectAttributes next) {
+        return Deeds.tell(
+                next,
+                "/plan/materials",
+                () -> stores.keep(name, number("there", there), number("pack", pack), number("price", price), recipe));
+    }
+
+    private static Double number(String field, String typed) {
+        try {
+            return typed == null || typed.isBlank()
+                    ? null
+                    : Double.valueOf(typed.strip().replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new Problem(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package garden.vivarium.core.measure;
+
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A mix by parts of volume.
+ *
+ * @param parts parts by ingredient, each above 0
+ */
+public record Mix(Map<String, Double> parts) {
+
+    private static final Pattern PART = Pattern.compile("\\s*(\\d+(?:[.,]\\d+)?)\\s+(\\S.*?)\\s*");
+
+    public Mix {
+        if (parts.isEmpty() || parts.values().stream().anyMatch(p -> !(p > 0))) {
+            throw new IllegalArgumentException("a mix has one part or more, each above 0");
+        }
+        parts = Map.copyOf(parts);
+    }
+
+    /**
+     * Reads a recipe, as "2 peat-free compost, 1 perlite".
+     *
+     * @throws IllegalArgumentException saying which part cannot be read
+     */
+    public static Mix read(String recipe) {
+        Map<String, Double> parts = new LinkedHashMap<>();
+        for (String part : recipe.split("[,;]\\s+|;|,(?=\\s*\\d)")) {
+            Matcher found = PART.matcher(part);
+            if (!found.matches()) {
+                throw new IllegalArgumentException(
+                        "“%s” is no part; write each as a number and what it is, as 2 compost, 1 perlite"
+                                .formatted(part));
+            }
+            parts.merge(
+                    found.group(2).toLowerCase(Locale.ROOT),
+                    Double.parseDouble(found.group(1).replace(',', '.')),
+                    Double::sum);
+        }
+        return new Mix(parts);
+    }
+
+    /** Litres of each ingredient in so many litres of the mix. */
+    public Map<String, Double> litres(double ofMix) {
+        double all = parts.values().stream().mapToDouble(Double::doubleValue).sum();
+        Map<String, Double> litres = new LinkedHashMap<>();
+        parts.forEach((what, part) -> litres.put(what, ofMix * part / all));
+        return litres;
+    }
+}
