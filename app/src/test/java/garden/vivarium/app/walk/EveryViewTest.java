@@ -45,6 +45,14 @@ class EveryViewTest {
                 "/plan",
                 "PLAN",
                 "MAKING",
+                "/promises",
+                "SPLIT",
+                "BUILD-UP",
+                "RESCUE",
+                "/plan/space",
+                "/plan/materials",
+                "/plan/outcomes",
+                "/round/away?from=2026-06-20&back=2026-07-01",
                 "/benches",
                 "SHEET",
                 "BENCH",
@@ -86,6 +94,10 @@ class EveryViewTest {
             strings = {
                 "/round",
                 "PLAN",
+                "/promises",
+                "BUILD-UP",
+                "/plan/space",
+                "/plan/outcomes",
                 "SHEET",
                 "BENCH",
                 "/technique",
@@ -140,6 +152,27 @@ class EveryViewTest {
                 browser.press("a[aria-label='Plan from FUC-1']");
                 browser.untilPath("/plan?stock=");
                 browser.open(browser.path() + "&wanted=24&due=2026-09-01&sure=90");
+            }
+            case "SPLIT" -> {
+                open("PLAN");
+                browser.press("section[aria-labelledby=split] button");
+            }
+            case "BUILD-UP" -> {
+                open("PLAN");
+                browser.follow("Build up");
+                browser.choose("stock", "Fuchsia");
+                browser.type("wanted", "400");
+                browser.type("due", "2027-09-01");
+                browser.untilText("dt", "Reached in half the runs");
+            }
+            case "RESCUE" -> {
+                open("PLAN");
+                browser.follow("Rescue");
+                browser.choose("stock", "Philodendron");
+                browser.until(d -> browser.count("#TIP") > 0);
+                browser.type("TIP", "2");
+                browser.press("form button.main");
+                browser.untilText("h2", "Will something live");
             }
             case "SHEET" -> {
                 browser.open("/benches");

@@ -40,6 +40,16 @@ class ScreenshotsTool {
             browser.press("a.num[href='#why-take']");
             snap(browser, folder, "plan");
 
+            String plan = browser.path();
+            browser.size(1280, 1130, false);
+            snap(browser, folder, "start-or-take");
+            browser.size(1280, 800, false);
+            browser.open(plan.replace("/plan?", "/plan/build-up?")
+                    .replace("wanted=24", "wanted=400")
+                    .replace("2026-09-01", "2027-09-01"));
+            snap(browser, folder, "build-up");
+            take(browser, folder, "promises", "/promises");
+            take(browser, folder, "was-it-right", "/plan/outcomes");
             browser.open("/stock");
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
