@@ -42,6 +42,10 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select b from Batch b where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
     List<Batch> givingSince(LocalDate day);
 
+    @Query(
+            "select b from Batch b where b.plantName in :plants and (b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0))")
+    List<Batch> givingSince(LocalDate day, Collection<String> plants);
+
     @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code limit :most")
     List<Batch> lastClosed(int most);
 

@@ -11,6 +11,7 @@ import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.watch.StillToCome;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -134,7 +135,18 @@ public class ToCome {
     /** All batches that give or may still give young plants, the first stuck first. */
     @Transactional(readOnly = true)
     public List<Source> sources() {
-        List<Batch> found = batches.givingSince(today.date().minusDays(KEPT_FOR));
+        return sources(batches.givingSince(today.date().minusDays(KEPT_FOR)));
+    }
+
+    /** The same of some plants alone, by their names. */
+    @Transactional(readOnly = true)
+    public List<Source> sources(Collection<String> plants) {
+        return plants.isEmpty()
+                ? List.of()
+                : sources(batches.givingSince(today.date().minusDays(KEPT_FOR), plants));
+    }
+
+    private List<Source> sources(List<Batch> found) {
         Map<UUID, List<PottingView>> moves =
                 pottings
                         .findByBatchIdInOrderByMovedOn(

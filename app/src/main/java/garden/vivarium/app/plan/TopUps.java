@@ -13,6 +13,9 @@ import garden.vivarium.core.plan.TopUp;
 import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -67,47 +70,71 @@ public class TopUps {
      */
     @Transactional(readOnly = true)
     public Optional<Advice> advise(Short s) {
-        return stock.live().stream()
+        List<StockPlantView> parents = stock.live().stream()
                 .filter(p -> p.plant().id().equals(s.plant()))
                 .filter(p -> most(p) > 0)
                 .filter(p -> p.mayCut(today.date(), null).stream().allMatch(f -> f.weight() == MayCut.Weight.WARNING))
-                .flatMap(p -> protocols.suiting(p.plant().group()).stream().flatMap(w -> advice(s, p, w).stream()))
-                .min(Comparator.comparing(
-                                (Advice a) -> !s.proven().contains(a.way().key()))
-                        .thenComparingInt(Advice::take))
-                .map(a -> withLastDay(s, a));
+                .toList();
+        // What to expect of a way is dear to reckon: those that proved themselves first, others only if none of them
+        // will do.
+        return best(s, parents, true).or(() -> best(s, parents, false));
     }
 
-    private Optional<Advice> advice(Short s, StockPlantView p, Protocol way) {
-        return least(s, p, way, today.date())
-                .map(t -> new Advice(p, way, t.pieces(), t.chance(), today.date(), t.pieces()));
+    private Optional<Advice> best(Short s, List<StockPlantView> parents, boolean proven) {
+        // Plants that stand alike give alike: of those, the one that bears most.
+        Map<Setting, StockPlantView> fullest = new HashMap<>();
+        parents.forEach(p -> fullest.merge(ways.setting(p), p, (one, other) -> most(one) >= most(other) ? one : other));
+        return protocols.suiting(parents.isEmpty() ? "" : parents.get(0).plant().group()).stream()
+                .filter(w -> s.proven().contains(w.key()) == proven)
+                .flatMap(w -> {
+                    Outlook outlook = ways.outlook(w, parents.get(0));
+                    return fullest.entrySet().stream().map(f -> new Candidate(f.getValue(), w, outlook, f.getKey()));
+                })
+                .flatMap(c -> least(s, c, today.date()).stream().map(t -> new Found(c, t)))
+                .min(Comparator.comparingInt(f -> f.topUp().pieces()))
+                .map(f -> withLastDay(s, f));
     }
 
-    private Advice withLastDay(Short s, Advice a) {
-        LocalDate last = a.last();
-        int take = a.take();
-        for (int away = 1; away <= LOOK_AHEAD; away++) {
-            Optional<TopUp> then = least(s, a.from(), a.way(), today.date().plusDays(away));
-            if (then.isEmpty()) {
-                break;
+    /** A way from a stock plant, with what is to be expected of it there. */
+    private record Candidate(StockPlantView from, Protocol way, Outlook outlook, Setting setting) {}
+
+    private record Found(Candidate by, TopUp topUp) {}
+
+    private Advice withLastDay(Short s, Found found) {
+        LocalDate last = today.date();
+        int take = found.topUp().pieces();
+        // Within a season the number only rises with the day, so that halving finds the last on which it is there.
+        int low = 0;
+        int high = LOOK_AHEAD + 1;
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            Optional<TopUp> then = least(s, found.by(), today.date().plusDays(middle));
+            if (then.isPresent()) {
+                low = middle;
+                last = today.date().plusDays(middle);
+                take = then.get().pieces();
+            } else {
+                high = middle;
             }
-            last = today.date().plusDays(away);
-            take = then.get().pieces();
         }
-        return new Advice(a.from(), a.way(), a.take(), a.chance(), last, take);
+        return new Advice(
+                found.by().from(),
+                found.by().way(),
+                found.topUp().pieces(),
+                found.topUp().chance(),
+                last,
+                take);
     }
 
-    private Optional<TopUp> least(Short s, StockPlantView p, Protocol way, LocalDate day) {
-        Outlook outlook = ways.outlook(way, p);
-        Setting setting = ways.setting(p);
+    private Optional<TopUp> least(Short s, Candidate c, LocalDate day) {
         return TopUp.least(
                 s.have(),
-                outlook.readyBy(setting, day, s.due()),
-                outlook.output(),
+                c.outlook().readyBy(c.setting(), day, s.due()),
+                c.outlook().output(),
                 1,
                 s.wanted(),
                 s.confidence(),
-                most(p));
+                most(c.from()));
     }
 
     private static int most(StockPlantView p) {

@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -77,10 +78,18 @@ public class PromiseBook {
         if (promises.findByState(PromiseState.OPEN).isEmpty()) {
             return List.of();
         }
-        return lines().stream()
-                .flatMap(l -> l.promises().stream())
+        return new Ledger()
+                .judged()
                 .filter(Line.Judged::isShort)
                 .sorted((a, b) -> PromiseView.IN_LINE.compare(a.promise(), b.promise()))
+                .toList();
+    }
+
+    /** Promises that are still owed. */
+    @Transactional(readOnly = true)
+    public List<PromiseView> open() {
+        return promises.findByState(PromiseState.OPEN).stream()
+                .map(Promise::view)
                 .toList();
     }
 
@@ -183,7 +192,11 @@ public class PromiseBook {
             Map<UUID, StockPlantView> parents =
                     stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
             Map<String, UUID> plantIds = stock.plants().stream().collect(Collectors.toMap(p -> p.name(), p -> p.id()));
-            for (ToCome.Source s : toCome.sources()) {
+            Set<String> owed = all.values().stream()
+                    .filter(PromiseView::isOpen)
+                    .map(PromiseView::plant)
+                    .collect(Collectors.toSet());
+            for (ToCome.Source s : toCome.sources(owed)) {
                 if (s.batch().protocol() != null) {
                     proven.computeIfAbsent(plantIds.get(s.batch().plant()), p -> new HashSet<>())
                             .add(s.batch().protocol());
@@ -243,6 +256,11 @@ public class PromiseBook {
 
         List<Line> lines() {
             return open.values().stream().map(this::line).toList();
+        }
+
+        /** Promises alone, without what else there is to serve them. */
+        Stream<Line.Judged> judged() {
+            return open.values().stream().flatMap(List::stream).map(this::judge);
         }
 
         private Line line(List<PromiseView> inLine) {

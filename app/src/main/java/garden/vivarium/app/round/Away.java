@@ -122,9 +122,7 @@ class Away {
                                 c.dueOn(),
                                 ""),
                         Optional.of(c.dueOn().plusDays(CARE_HARMS_AFTER))));
-        promises.lines().stream()
-                .flatMap(l -> l.promises().stream())
-                .map(j -> j.promise())
+        promises.open().stream()
                 .filter(p -> p.due() != null && absence.covers(p.due()))
                 .forEach(p -> found.before().add(owed(p)));
         List.of(found.before(), found.notStart(), found.suffers(), found.waits())

@@ -169,9 +169,8 @@ class EveryViewTest {
                 open("PLAN");
                 browser.follow("Rescue");
                 browser.choose("stock", "Philodendron");
-                browser.until(d -> browser.count("#TIP") > 0);
-                browser.type("TIP", "2");
-                browser.press("form button.main");
+                browser.untilAddress("stock=");
+                browser.open(browser.path() + "&TIP=2&BARE=3&alone=40&cut=20");
                 browser.untilText("h2", "Will something live");
             }
             case "SHEET" -> {

@@ -17,6 +17,10 @@ import org.hipparchus.special.Gamma;
 public final class ReadyChance {
 
     private static final int RATES = 128;
+
+    /** Nodes of less weight than this cannot be told from nothing in any sum. */
+    private static final double NEGLIGIBLE = 1e-13;
+
     /** Nodes of speed stand this far apart on the scale of ln(days), or closer. */
     private static final double SPEED_STEP = 0.025;
 
@@ -181,7 +185,7 @@ public final class ReadyChance {
         double[] chances = new double[pieces + 1];
         for (int i = 0; i < shares.length; i++) {
             double q = shares[i];
-            if (weights[i] == 0) {
+            if (Math.abs(weights[i]) < NEGLIGIBLE) {
                 continue;
             }
             int middle = (int) Math.min(pieces, Math.floor((pieces + 1) * q));
@@ -190,7 +194,7 @@ public final class ReadyChance {
             if (q <= 0 || q >= 1) {
                 continue;
             }
-            double least = Math.abs(peak) * 1e-17;
+            double least = Math.abs(peak) * 1e-14;
             double odds = q / (1 - q);
             double at = peak;
             for (int k = middle; k < pieces && Math.abs(at) > least; k++) {
@@ -221,7 +225,7 @@ public final class ReadyChance {
      */
     private double upperTail(int i, int k, int n, double logWays) {
         double q = shares[i];
-        if (q <= 0 || weights[i] == 0) {
+        if (q <= 0 || Math.abs(weights[i]) < NEGLIGIBLE) {
             return 0;
         }
         if (q >= 1) {

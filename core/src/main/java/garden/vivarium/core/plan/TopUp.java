@@ -31,14 +31,16 @@ public record TopUp(int pieces, double chance) {
         if (chance.apply(0) >= confidence) {
             return Optional.of(new TopUp(0, chance.apply(0)));
         }
+        double mean = Math.max(1e-6, ready.meanShare() * output.mean() / perPot);
+        int guess = (int) Math.min(most, Math.max(4, Math.ceil((wanted - have.mean()) / mean)));
         int low = 0;
-        int high = Math.min(most, 4);
+        int high = guess;
         while (chance.apply(high) < confidence) {
             if (high == most) {
                 return Optional.empty();
             }
             low = high;
-            high = Math.min(most, 2 * high);
+            high = Math.min(most, high + Math.max(2, high / 2));
         }
         while (high - low > 1) {
             int middle = (low + high) >>> 1;
