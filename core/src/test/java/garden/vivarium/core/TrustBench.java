@@ -1,16 +1,20 @@
 package garden.vivarium.core;
 
 import garden.vivarium.core.evidence.GuideFigures;
+import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.ReadyChance;
 import garden.vivarium.core.plan.TakeCount;
 import garden.vivarium.core.timing.Window;
+import garden.vivarium.core.watch.StillToCome;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -65,6 +69,100 @@ class TrustBench {
                         100 * delivered[2] / RUNS);
             }
         }
+    }
+
+    /** Asked 80, 90, 95%: delivered what, with all the time there is and with four weeks, batches of unequal rate and speed. */
+    @Test
+    void askedAndDelivered() {
+        RootingTime time = RootingTime.ofGuide(FIGURES.ready());
+        System.out.println(
+                "trust: asked, own batches | delivered with unlimited time | in 28 days | split over two batches");
+        for (double asked : new double[] {0.8, 0.9, 0.95}) {
+            for (int own : new int[] {1, 3, 8, 20}) {
+                RandomDataGenerator random = new RandomDataGenerator(17 + own);
+                int unlimited = 0;
+                int inTime = 0;
+                int split = 0;
+                for (int run = 0; run < RUNS; run++) {
+                    NextBatch rate = rate(GUIDE, 0.08, own, random).nextBatch();
+                    ReadyChance ever = ReadyChance.withUnlimitedTime(rate);
+                    ReadyChance soon = ReadyChance.after(rate, time, 28);
+                    unlimited += count(GUIDE, 0.08, take(ever, asked), random) >= 24 ? 1 : 0;
+                    inTime += inTime(time, 28, take(soon, asked), random) >= 24 ? 1 : 0;
+                    Hedge.Side side = new Hedge.Side(soon, OutputRatio.one());
+                    Hedge hedge = Hedge.best(side, side, 24, 1, asked, 2000).orElseThrow();
+                    split += inTime(time, 28, hedge.first(), random) + inTime(time, 28, hedge.second(), random) >= 24
+                            ? 1
+                            : 0;
+                }
+                System.out.printf(
+                        Locale.ROOT,
+                        "trust: asked %.0f%%, %2d own batches | %.1f%% | %.1f%% | %.1f%%%n",
+                        100 * asked,
+                        own,
+                        100.0 * unlimited / RUNS,
+                        100.0 * inTime / RUNS,
+                        100.0 * split / RUNS);
+            }
+        }
+    }
+
+    /** A promise of 24 from 40 stuck, judged at a look on day 21: how often it is kept by day 35, by the chance then said. */
+    @Test
+    void promisesAreKeptAsOftenAsIsSaid() {
+        RootingTime time = RootingTime.ofGuide(FIGURES.ready());
+        NextBatch rate = new NextBatch(0.7 * 0.92 / 0.08, 0.3 * 0.92 / 0.08);
+        RandomDataGenerator random = new RandomDataGenerator(5);
+        int[] of = new int[5];
+        int[] kept = new int[5];
+        double[] said = new double[5];
+        double within = Math.sqrt(time.sigma() * time.sigma() - time.tau() * time.tau());
+        for (int run = 0; run < 10 * RUNS; run++) {
+            double p = random.nextBeta(rate.a(), rate.b());
+            double u = random.nextNormal(0, time.tau());
+            int ready = 0;
+            int lost = 0;
+            int later = 0;
+            for (int piece = 0; piece < 40; piece++) {
+                double day = Math.exp(time.mu() + u + within * random.nextNormal(0, 1));
+                boolean strikes = random.nextUniform(0, 1) < p;
+                ready += strikes && day <= 21 ? 1 : 0;
+                lost += !strikes && day <= 21 ? 1 : 0;
+                later += strikes && day > 21 && day <= 35 ? 1 : 0;
+            }
+            double chance = new StillToCome(ready, lost, 40 - ready - lost, 21)
+                    .readyBy(rate, time, 35)
+                    .atLeast(24 - ready);
+            int bin = Math.min(4, (int) (5 * chance));
+            of[bin]++;
+            said[bin] += chance;
+            kept[bin] += ready + later >= 24 ? 1 : 0;
+        }
+        for (int bin = 0; bin < 5; bin++) {
+            System.out.printf(
+                    Locale.ROOT,
+                    "trust: promise said %.0f%% on average over %d: kept %.0f%%%n",
+                    100 * said[bin] / Math.max(1, of[bin]),
+                    of[bin],
+                    100.0 * kept[bin] / Math.max(1, of[bin]));
+        }
+    }
+
+    private static int take(ReadyChance ready, double asked) {
+        return TakeCount.least(ready, OutputRatio.one(), 24, asked)
+                .orElseThrow()
+                .pieces();
+    }
+
+    private static int inTime(RootingTime time, int days, int pieces, RandomDataGenerator random) {
+        double strength = 0.92 / 0.08;
+        double rate = random.nextBeta(GUIDE * strength, (1 - GUIDE) * strength);
+        double there = time.by(days, random.nextNormal(0, time.tau()));
+        int kept = 0;
+        for (int piece = 0; piece < pieces; piece++) {
+            kept += random.nextUniform(0, 1) < rate * there ? 1 : 0;
+        }
+        return kept;
     }
 
     /** The rate of one way with its own batches, in a nursery whose other batches are of unrelated methods. */
