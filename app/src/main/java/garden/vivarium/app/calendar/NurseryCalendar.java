@@ -7,6 +7,7 @@ import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import java.io.IOException;
@@ -45,13 +46,15 @@ class NurseryCalendar {
 
     private final BatchReads batches;
     private final Plans plans;
+    private final PromiseBook promises;
     private final CareBook care;
     private final Stock stock;
     private final Today today;
 
-    NurseryCalendar(BatchReads batches, Plans plans, CareBook care, Stock stock, Today today) {
+    NurseryCalendar(BatchReads batches, Plans plans, PromiseBook promises, CareBook care, Stock stock, Today today) {
         this.batches = batches;
         this.plans = plans;
+        this.promises = promises;
         this.care = care;
         this.stock = stock;
         this.today = today;
@@ -101,6 +104,14 @@ class NurseryCalendar {
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         plans.waiting().forEach(p -> entries.addAll(entries(p, parents.get(p.stockPlantId()))));
+        promises.open().stream()
+                .filter(p -> p.due() != null)
+                .forEach(p -> entries.add(new Entry(
+                        p.id() + "-owed",
+                        p.due(),
+                        "Owed: %d of %s".formatted(p.owed(), p.plant()),
+                        "To %s.".formatted(p.who()),
+                        "")));
         care.due(until).forEach(c -> entries.add(entry(c)));
         return entries;
     }

@@ -244,6 +244,7 @@ class PlanController {
                 List<WayRow> found = ways.ways(plant.get(), form, by);
                 model.addAttribute("plant", plant.get());
                 model.addAttribute("ways", found);
+                model.addAttribute("costs", stores.costs(found));
                 model.addAttribute("by", by);
                 model.addAttribute("orders", Order.values());
                 model.addAttribute("young", ways.isNurseryYoung());
@@ -255,7 +256,6 @@ class PlanController {
                         splitInto(form, wrong, plant.get(), model);
                     }
                     List<String> warnings = new ArrayList<>(ways.warnings(plant.get(), row));
-                    stores.cost(row).ifPresent(c -> model.addAttribute("cost", c));
                     space.doesNotFit(plant.get(), row).ifPresent(warnings::add);
                     model.addAttribute("warnings", warnings);
                     model.addAttribute("needsWord", ways.needsWord(plant.get(), row));

@@ -12,6 +12,7 @@ import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.plan.TraySpace;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -139,14 +140,20 @@ public class Stores {
     }
 
     /**
-     * What a way's number would cost in materials, by the prices of packs; empty where any of them has no price.
+     * What the number of each way would cost in materials, by the prices of packs; without those of which something has no price.
      */
     @Transactional(readOnly = true)
-    Optional<Double> cost(WayRow row) {
+    Map<String, Double> costs(List<WayRow> rows) {
+        Map<String, ShedItem> kept = kept();
+        Map<String, Double> costs = new HashMap<>();
+        rows.forEach(r -> cost(r, kept).ifPresent(c -> costs.put(r.protocol().key(), c)));
+        return costs;
+    }
+
+    private static Optional<Double> cost(WayRow row, Map<String, ShedItem> kept) {
         if (row.plan().take().isEmpty()) {
             return Optional.empty();
         }
-        Map<String, ShedItem> kept = kept();
         double cost = 0;
         int pots = row.youngPlants().map(y -> y.middle()).orElse(0);
         for (Materials.Need n :

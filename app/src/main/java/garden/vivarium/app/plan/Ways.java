@@ -22,6 +22,7 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
 import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -310,11 +311,32 @@ class Ways {
                 : plan.earliestDue(most)
                         .map(due -> " All %d would do it by %s.".formatted(most, says.day(due)))
                         .orElse(" No later day would do with %d.".formatted(most));
-        return Optional.of(
-                plan.isTooLate()
-                        ? "Too late this way.%s".formatted(later)
-                        : "%s bears %d, and the chance with those is %s.%s"
-                                .formatted(plant.code(), most, says.percent(plan.chance(most)), later));
+        int sureOf = most == 0 ? 0 : plan.sureOf(most);
+        String fewer = sureOf == 0 ? "" : " Of %d they are as sure.".formatted(sureOf);
+        return Optional.of((plan.isTooLate()
+                        ? "Too late this way."
+                        : "%s bears %d, and the chance with those is %s."
+                                .formatted(plant.code(), most, says.percent(plan.chance(most))))
+                + later
+                + fewer
+                + warmer(plant, plan, most));
+    }
+
+    /** Where it is the season that is in the way: what a lit shelf would do. */
+    private String warmer(StockPlantView plant, WayPlan plan, int most) {
+        if (plan.isInSeason() || most == 0) {
+            return "";
+        }
+        return WayPlan.of(
+                        plan.outlook(),
+                        plan.aim(),
+                        new Setting(Climate.LIT, people.hemisphere()),
+                        OptionalInt.of(most),
+                        plan.start())
+                .take()
+                .filter(t -> t.pieces() <= most)
+                .map(t -> " Warm and lit, where there is no winter, %d would do.".formatted(t.pieces()))
+                .orElse("");
     }
 
     private Aim aim(PlanForm form, LocalDate start) {

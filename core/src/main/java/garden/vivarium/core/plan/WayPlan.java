@@ -128,6 +128,12 @@ public final class WayPlan {
         return YoungPlants.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot());
     }
 
+    /** The most young plants of which taking so many on the start day is as sure, by the day due, as was asked. */
+    public int sureOf(int pieces) {
+        return Supply.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot())
+                .surely(aim.confidence());
+    }
+
     /**
      * The earliest day due that taking so many on the start day would meet with the confidence asked; empty where no later
      * day within two years would do.

@@ -96,6 +96,15 @@ class WayPlanTest {
     }
 
     @Test
+    void whatItIsSureOfIsTheMostThatWouldDo() {
+        WayPlan plan = plan("tip-in-plugs", 60, 1, APRIL, 60, 0.9);
+        int sure = plan.sureOf(40);
+
+        assertThat(plan("tip-in-plugs", sure, 1, APRIL, 60, 0.9).chance(40)).isGreaterThanOrEqualTo(0.9);
+        assertThat(plan("tip-in-plugs", sure + 1, 1, APRIL, 60, 0.9).chance(40)).isLessThan(0.9);
+    }
+
+    @Test
     void leavesThatGiveSeveralHarvestMoreThanThePiecesTaken() {
         WayPlan plan = plan("leaf-section-in-vermiculite", 12, 1, APRIL, 200, 0.9);
         assertThat(plan.youngPlants(20).ninetieth()).isGreaterThan(20);
