@@ -49,7 +49,6 @@ class ScreenshotsTool {
                     .replace("2026-09-01", "2027-09-01"));
             snap(browser, folder, "build-up");
             take(browser, folder, "promises", "/promises");
-            take(browser, folder, "was-it-right", "/plan/outcomes");
             browser.open("/stock");
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
