@@ -75,6 +75,9 @@ public class TopUps {
                 .filter(p -> most(p) > 0)
                 .filter(p -> p.mayCut(today.date(), null).stream().allMatch(f -> f.weight() == MayCut.Weight.WARNING))
                 .toList();
+        if (parents.isEmpty()) {
+            return Optional.empty();
+        }
         // What to expect of a way is dear to reckon: those that proved themselves first, others only if none of them
         // will do.
         return best(s, parents, true).or(() -> best(s, parents, false));
@@ -84,7 +87,7 @@ public class TopUps {
         // Plants that stand alike give alike: of those, the one that bears most.
         Map<Setting, StockPlantView> fullest = new HashMap<>();
         parents.forEach(p -> fullest.merge(ways.setting(p), p, (one, other) -> most(one) >= most(other) ? one : other));
-        return protocols.suiting(parents.isEmpty() ? "" : parents.get(0).plant().group()).stream()
+        return protocols.suiting(parents.get(0).plant().group()).stream()
                 .filter(w -> s.proven().contains(w.key()) == proven)
                 .flatMap(w -> {
                     Outlook outlook = ways.outlook(w, parents.get(0));

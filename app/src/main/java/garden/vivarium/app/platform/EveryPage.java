@@ -28,6 +28,9 @@ class EveryPage {
         if (path.startsWith("/batches")) {
             return "benches";
         }
+        if (path.startsWith("/promises")) {
+            return "plan";
+        }
         if (path.startsWith("/calendar")) {
             return "round";
         }

@@ -111,6 +111,19 @@ public class PromiseBook {
                 .toList();
     }
 
+    /** How many plants short of its chance a promise is: owed, less what comes with the chance that was asked. */
+    int shortBy(UUID promise) {
+        Ledger ledger = new Ledger();
+        return ledger.open.values().stream()
+                .flatMap(List::stream)
+                .filter(p -> p.id().equals(promise))
+                .findFirst()
+                .map(p -> ledger.judge(p, false))
+                .filter(j -> j.chance() < j.promise().confidence())
+                .map(j -> Math.max(1, j.promise().owed() - j.sureOf()))
+                .orElse(0);
+    }
+
     /** A batch or plan, and how many more a promise could draw on it. */
     record Offer(Pool pool, int plants) {}
 
@@ -149,18 +162,26 @@ public class PromiseBook {
             return queue.stream().mapToInt(Claim::plants).sum();
         }
 
+        /** Whether a promise is the last to be served from it, and so has what is over already. */
+        boolean hasRest(UUID promise) {
+            return !queue.isEmpty() && queue.get(queue.size() - 1).promiseId().equals(promise);
+        }
+
         private UUID id() {
             return batchId == null ? planId : batchId;
         }
 
         /** What a claim can have by the day: its share behind those served before; the last has the rest as well. */
         private Supply share(Claim claim, LocalDate day) {
+            // Those served before have their shares first; what was given to those after is gone all the same.
             int before = 0;
+            boolean passed = false;
             for (Claim c : queue) {
                 if (c == claim) {
-                    break;
+                    passed = true;
+                } else {
+                    before += passed ? c.given() : c.plants();
                 }
-                before += c.plants();
             }
             Supply rest = by(day).beyond(before + claim.given());
             boolean last = queue.get(queue.size() - 1) == claim;
@@ -260,7 +281,7 @@ public class PromiseBook {
 
         /** Promises alone, without what else there is to serve them. */
         Stream<Line.Judged> judged() {
-            return open.values().stream().flatMap(List::stream).map(this::judge);
+            return open.values().stream().flatMap(List::stream).map(p -> judge(p, true));
         }
 
         private Line line(List<PromiseView> inLine) {
@@ -269,7 +290,7 @@ public class PromiseBook {
             return new Line(
                     plant,
                     inLine.get(0).plant(),
-                    inLine.stream().map(this::judge).toList(),
+                    inLine.stream().map(p -> judge(p, true)).toList(),
                     pools(plant).stream()
                             .map(p -> new Line.Source(
                                     p.id(),
@@ -281,7 +302,8 @@ public class PromiseBook {
                             .toList());
         }
 
-        private Line.Judged judge(PromiseView promise) {
+        /** As it stands; where it is short and advice is wanted, with what would make it up. */
+        private Line.Judged judge(PromiseView promise, boolean advise) {
             LocalDate day = day(promise);
             Supply supply = Supply.none();
             List<Line.Drawn> drawn = new ArrayList<>();
@@ -327,8 +349,9 @@ public class PromiseBook {
                     chance,
                     supply.surely(SURE),
                     supply.surely(1 - SURE),
+                    supply.surely(promise.confidence()),
                     Math.max(0, promise.owed() - covered),
-                    isShort && promise.due().isAfter(today.date())
+                    advise && isShort && promise.due().isAfter(today.date())
                             ? topUps.advise(new TopUps.Short(
                                     promise.plantId(),
                                     supply,

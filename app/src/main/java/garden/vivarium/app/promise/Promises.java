@@ -118,12 +118,29 @@ public class Promises {
                 missing -= draw;
             }
         }
-        return missing == before
-                ? "Nothing of %s is free for %s.".formatted(promise.plant(), promise.who())
-                : missing == 0
-                        ? "%s draws on what is there for all %d.".formatted(promise.who(), promise.owed())
-                        : "%s draws on %d; %d are not covered."
-                                .formatted(promise.who(), promise.owed() - missing, missing);
+        if (missing > 0) {
+            return missing == before
+                    ? "Nothing of %s is free for %s.".formatted(promise.plant(), promise.who())
+                    : "%s draws on %d; %d are not covered.".formatted(promise.who(), promise.owed() - missing, missing);
+        }
+        int margin = drawMargin(id, promise);
+        return margin == 0
+                ? "%s draws on what is there for all %d.".formatted(promise.who(), promise.owed())
+                : "%s draws on what is there for all %d, and on %d more to be as sure as asked."
+                        .formatted(promise.who(), promise.owed(), margin);
+    }
+
+    /** Where as many as are owed come only every second time, draws on more that is free, until it is as sure as asked. */
+    private int drawMargin(UUID id, PromiseView promise) {
+        int margin = 0;
+        for (PromiseBook.Offer offer : book.offers(promise)) {
+            int less = offer.pool().hasRest(id) ? 0 : Math.min(offer.plants(), book.shortBy(id));
+            if (less > 0) {
+                draw(id, offer.pool().planId(), offer.pool().batchId(), less);
+                margin += less;
+            }
+        }
+        return margin;
     }
 
     private void draw(UUID promise, UUID plan, UUID batch, int plants) {

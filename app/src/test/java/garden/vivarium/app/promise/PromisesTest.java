@@ -80,6 +80,27 @@ class PromisesTest extends AtANursery {
     }
 
     @Test
+    void whereAsManyAsAreOwedAreNotSureMoreThatIsFreeIsDrawnOn() {
+        BatchView one = running(30, 35);
+        BatchView other = running(30, 35);
+        run(() -> batches.look(one.code(), Growing.count(TODAY, 12, 4)));
+        run(() -> batches.look(other.code(), Growing.count(TODAY, 12, 4)));
+        int even = 0;
+        for (int plants = 8; plants < 24 && even == 0; plants++) {
+            int wanted = plants;
+            PromiseView tried = promise("Try", wanted, TODAY.plusDays(60));
+            Line.Judged judged = judged(tried);
+            if (judged.draws().stream().mapToInt(Line.Drawn::plants).sum() > wanted) {
+                even = wanted;
+                assertThat(judged.uncovered()).isZero();
+                assertThat(judged.draws()).hasSizeGreaterThan(1);
+            }
+            run(() -> promises.drop(tried.id()));
+        }
+        assertThat(even).as("some number needs a margin").isPositive();
+    }
+
+    @Test
     void whatIsHandedOverIsGoneAndTheLastKeepsThePromise() {
         BatchView batch = running(40, 40);
         run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));

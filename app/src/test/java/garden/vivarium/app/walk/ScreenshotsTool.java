@@ -45,8 +45,9 @@ class ScreenshotsTool {
             snap(browser, folder, "start-or-take");
             browser.size(1280, 800, false);
             browser.open(plan.replace("/plan?", "/plan/build-up?")
-                    .replace("wanted=24", "wanted=400")
-                    .replace("2026-09-01", "2027-09-01"));
+                            .replace("wanted=24", "wanted=400")
+                            .replace("2026-09-01", "2027-09-01")
+                    + "&plants=3&flush=12");
             snap(browser, folder, "build-up");
             take(browser, folder, "promises", "/promises");
             browser.open("/stock");

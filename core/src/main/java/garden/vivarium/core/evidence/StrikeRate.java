@@ -107,6 +107,16 @@ public record StrikeRate(
         return new StrikeRate(mean * strength, (1 - mean) * strength, rho, guideRate, guideWeight, shares);
     }
 
+    /** The same evidence with another Beta(α, β), both above 0. */
+    public StrikeRate withBeta(double otherAlpha, double otherBeta) {
+        return new StrikeRate(otherAlpha, otherBeta, rho, guideRate, guideWeight, shares);
+    }
+
+    /** The same rate with another spread between batches, 0 (included) to 1 (excluded). */
+    public StrikeRate withRho(double other) {
+        return new StrikeRate(alpha, beta, other, guideRate, guideWeight, shares);
+    }
+
     /** The rate that the next batch may have, which scatters more than the mean is unsure. */
     public NextBatch nextBatch() {
         double m = mean();

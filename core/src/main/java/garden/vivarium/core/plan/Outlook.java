@@ -68,6 +68,11 @@ public record Outlook(
                 RootingTime.ofGuide(protocol.ready().days()));
     }
 
+    /** The same with another strike rate. */
+    Outlook with(StrikeRate other) {
+        return new Outlook(other, firstSign, ready, callus, settle, output, season);
+    }
+
     /** Days between taken and stuck. */
     public int callusDays() {
         return callus.map(CallusStage::usual).orElse(0);

@@ -227,6 +227,11 @@ public final class WayPlan {
         return WayWorking.take(this);
     }
 
+    /** What would change the number to take most: a few changes, the greatest first. */
+    public Working whatWouldChangeIt() {
+        return WayWorking.changes(this, setting);
+    }
+
     /** How the last safe start came about. */
     public Working lastSafeStartWorking() {
         return WayWorking.lastSafeStart(this);

@@ -3,15 +3,20 @@ package garden.vivarium.core.plan;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** How the numbers of a {@link WayPlan} came about, step by step, as the margin shows it. */
 final class WayWorking {
+
+    private static final double POINTS = 0.05;
 
     private WayWorking() {}
 
@@ -110,6 +115,65 @@ final class WayWorking {
                 bound,
                 Working.step("Started on %s, their chance is".formatted(last), percent(plan.chance(last, most))),
                 Working.step("A day later it would be", percent(plan.chance(next, most))));
+    }
+
+    private record Change(String says, Optional<Integer> take) {}
+
+    /** What a few changes, one at a time, would make of the number to take; the greatest change first. */
+    static Working changes(WayPlan plan, Setting setting) {
+        Aim aim = plan.aim();
+        Outlook outlook = plan.outlook();
+        StrikeRate strike = outlook.strike();
+        double strength = strike.alpha() + strike.beta();
+        double better = Math.min(0.99, strike.mean() + POINTS);
+        List<Change> changes = new ArrayList<>();
+        changes.add(
+                new Change("A week more", take(outlook, setting, plan, aim.due().plusDays(7), aim.confidence())));
+        changes.add(new Change(
+                "Five in a hundred more that strike",
+                take(
+                        outlook.with(strike.withBeta(better * strength, (1 - better) * strength)),
+                        setting,
+                        plan,
+                        aim.due(),
+                        aim.confidence())));
+        changes.add(new Change(
+                "Batches that differed half as much",
+                take(outlook.with(strike.withRho(strike.rho() / 2)), setting, plan, aim.due(), aim.confidence())));
+        changes.add(new Change(
+                "As much known again of this way",
+                take(
+                        outlook.with(strike.withBeta(2 * strike.alpha(), 2 * strike.beta())),
+                        setting,
+                        plan,
+                        aim.due(),
+                        aim.confidence())));
+        changes.add(new Change(
+                "Ten in a hundred less sure",
+                take(outlook, setting, plan, aim.due(), Math.max(0.5, aim.confidence() - 2 * POINTS))));
+        int now = plan.take().map(TakeCount::pieces).orElse(TakeCount.MOST);
+        changes.sort(Comparator.comparingInt(c -> c.take().orElse(TakeCount.MOST)));
+        return new Working(
+                "What would change it most",
+                changes.stream()
+                        .map(c -> Working.step(
+                                c.says(),
+                                c.take()
+                                        .map(t -> plan.take().isPresent()
+                                                ? "%d instead of %d".formatted(t, now)
+                                                : "%d would do".formatted(t))
+                                        .orElse("still no number would do")))
+                        .toList());
+    }
+
+    private static Optional<Integer> take(
+            Outlook outlook, Setting setting, WayPlan plan, LocalDate due, double confidence) {
+        return TakeCount.least(
+                        outlook.readyBy(setting, plan.start(), due),
+                        outlook.output(),
+                        plan.aim().pieces(),
+                        confidence)
+                .map(TakeCount::pieces);
     }
 
     private static String percent(double chance) {

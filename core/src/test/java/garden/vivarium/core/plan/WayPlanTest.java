@@ -96,6 +96,24 @@ class WayPlanTest {
     }
 
     @Test
+    void whatWouldChangeItMostComesFirst() {
+        WayPlan tight = plan("tip-in-plugs", 24, 1, APRIL, 36, 0.9);
+        List<Integer> takes = tight.whatWouldChangeIt().steps().stream()
+                .map(s -> Integer.parseInt(s.figures().split(" ")[0]))
+                .toList();
+
+        assertThat(takes).hasSize(5).isSorted();
+        assertThat(takes.get(0)).isLessThan(tight.take().orElseThrow().pieces());
+        assertThat(tight.whatWouldChangeIt().steps().get(0).says())
+                .as("with little time, time matters most")
+                .isEqualTo("A week more");
+        WayPlan roomy = plan("tip-in-plugs", 24, 1, APRIL, 150, 0.95);
+        assertThat(roomy.whatWouldChangeIt().steps().get(0).says())
+                .as("with all the time, a week changes nothing")
+                .isNotEqualTo("A week more");
+    }
+
+    @Test
     void whatItIsSureOfIsTheMostThatWouldDo() {
         WayPlan plan = plan("tip-in-plugs", 60, 1, APRIL, 60, 0.9);
         int sure = plan.sureOf(40);
