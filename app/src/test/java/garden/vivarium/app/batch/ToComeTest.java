@@ -1,0 +1,129 @@
+package garden.vivarium.app.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.stock.StockKind;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Supply;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** How many young plants a batch will have given by a day, as it goes through its life. */
+class ToComeTest extends AtANursery {
+
+    private static final LocalDate LATE = TODAY.plusDays(300);
+
+    @Autowired
+    private ToCome toCome;
+
+    @Test
+    void aBatchGivesWhatWasExpectedThenWhatWasSeenThenWhatSettled() {
+        BatchView batch = running("tip-in-plugs", 40, 30);
+        Supply hoped = only().by(LATE);
+        assertThat(hoped.mean()).isBetween(24.0, 34.0);
+        assertThat(hoped.most()).isLessThanOrEqualTo(40);
+
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(2), 36, 4)));
+        Supply seen = only().by(LATE);
+        assertThat(seen.most()).isEqualTo(36);
+        assertThat(seen.mean()).as("some of 36 will not settle").isBetween(30.0, 36.0);
+
+        run(() -> batches.move(batch.code(), TODAY.minusDays(1), 36, 36));
+        assertThat(only().by(LATE).mean()).isCloseTo(seen.mean(), within(1e-6));
+
+        run(() -> reads.pottings(batch.id()).forEach(p -> batches.settle(batch.code(), p.id(), TODAY, 33)));
+        assertThat(only().by(LATE).atLeast(33)).isEqualTo(1);
+        assertThat(only().by(LATE).most()).isEqualTo(33);
+    }
+
+    @Test
+    void nothingSettlesBeforeItsDays() {
+        BatchView batch = running("tip-in-plugs", 20, 30);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(1), 20, 0)));
+        int settles =
+                guide.protocol("tip-in-plugs").orElseThrow().establishment().days();
+
+        assertThat(only().by(TODAY.plusDays(settles - 1L)).mean()).isZero();
+        assertThat(only().by(TODAY.plusDays(settles)).mean()).isGreaterThan(15);
+        assertThat(only().by(TODAY.minusDays(40)).mean())
+                .as("a day that has passed is today")
+                .isZero();
+    }
+
+    @Test
+    void woundsThatDryAreReckonedAsAPlan() {
+        StockPlantView pads = plant("Opuntia ‘Fender’", "cactus", 30);
+        Protocol pad = guide.suiting(pads.plant().group()).stream()
+                .filter(p -> p.callus().isPresent())
+                .findFirst()
+                .orElseThrow();
+        run(() -> batches.make(Growing.newBatch(pad, pads, 12, TODAY.minusDays(1), null)));
+
+        Supply supply = sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(500));
+        assertThat(supply.mean()).isBetween(4.0, 12.0 * pad.output().mean());
+        assertThat(sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(2)).mean())
+                .isZero();
+    }
+
+    @Test
+    void severalToAPotMakeFewerPots() {
+        run(() -> batches.make(NewBatch.by(guide.protocol("tip-in-plugs").orElseThrow())
+                .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
+                .taken(TODAY.minusDays(3), 30)
+                .stuck(TODAY.minusDays(3), 30)
+                .perPot(3)
+                .made()));
+
+        assertThat(only().by(LATE).most()).isLessThanOrEqualTo(10);
+        assertThat(only().by(LATE).mean()).isGreaterThan(5);
+    }
+
+    @Test
+    void whatSleepsIsReckonedAsIfItWokeToday() {
+        StockPlantView lilies =
+                plant("Narcissus ‘Fogbell’", "bulb", 60, StockKind.LOT, StockState.DORMANT, Climate.COLD);
+        Protocol bulb = guide.protocol("bulb-in-pot").orElseThrow();
+        assertThat(bulb.clockStage()).isPresent();
+        run(() -> batches.make(Growing.newBatch(bulb, lilies, 20, TODAY.minusDays(20), TODAY.minusDays(20))));
+
+        ToCome.Source source = sourcesOf(lilies.plant().name()).get(0);
+        assertThat(source.batch().isAsleep()).isTrue();
+        assertThat(source.expected().stuck()).isEqualTo(TODAY);
+        assertThat(source.by(LATE.plusDays(200)).mean()).isGreaterThan(12);
+    }
+
+    @Test
+    void batchesThatEndedLongAgoHaveLeft() {
+        BatchView batch = running("tip-in-plugs", 10, 320);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(280), 10, 0)));
+        run(() -> batches.move(batch.code(), TODAY.minusDays(270), 10, 10));
+        run(() -> reads.pottings(batch.id())
+                .forEach(p -> batches.settle(batch.code(), p.id(), TODAY.minusDays(250), 10)));
+
+        assertThat(in(() -> toCome.sources())).isEmpty();
+        assertThat(elsewhere(() -> toCome.sources())).isEmpty();
+    }
+
+    private ToCome.Source only() {
+        List<ToCome.Source> all = sourcesOf(fuchsia.plant().name());
+        assertThat(all).hasSize(1);
+        return all.get(0);
+    }
+
+    private List<ToCome.Source> sourcesOf(String plant) {
+        return in(() -> toCome.sources(List.of(plant)));
+    }
+
+    private BatchView running(String protocol, int pieces, int age) {
+        LocalDate day = TODAY.minusDays(age);
+        return in(() ->
+                batches.make(Growing.newBatch(guide.protocol(protocol).orElseThrow(), fuchsia, pieces, day, day)));
+    }
+}

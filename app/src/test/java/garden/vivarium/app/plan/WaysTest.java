@@ -1,0 +1,113 @@
+package garden.vivarium.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.stock.StockKind;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Ways that cannot make it, with the reason and what could; what their work and room come to. */
+class WaysTest extends AtANursery {
+
+    private static final LocalDate WINTER = LocalDate.of(2026, 11, 20);
+
+    @Autowired
+    private Ways ways;
+
+    @Autowired
+    private Stores stores;
+
+    @Test
+    void stockThatIsShortSaysTheChanceALaterDayAndHowManyAreSure() {
+        StockPlantView few = plant("Sage ‘Lighter Grey’", "soft", 20);
+        WayRow row = row(few, 18, TODAY.plusDays(60), TODAY, "tip-in-plugs");
+
+        assertThat(row.isFeasible()).isFalse();
+        String obstacle = row.obstacle().orElseThrow();
+        assertThat(obstacle).contains(few.code() + " bears 20, and the chance with those is");
+        assertThat(obstacle).containsPattern("Of \\d+ they are as sure\\.");
+        int sure = Integer.parseInt(obstacle.replaceAll(".*Of (\\d+) they.*", "$1"));
+        assertThat(row(few, sure, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
+                .isTrue();
+        assertThat(row(few, sure + 1, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
+                .isFalse();
+    }
+
+    @Test
+    void aLaterDayThatIsNamedWouldDo() {
+        WayRow row = row(fuchsia, 20, TODAY.plusDays(32), TODAY, "tip-in-plugs");
+        String obstacle = row.obstacle().orElseThrow();
+        assertThat(obstacle).contains("would do it by");
+        LocalDate due = row.plan().earliestDue(row.plan().piecesAtMost()).orElseThrow();
+
+        assertThat(row(fuchsia, 20, due, TODAY, "tip-in-plugs").isFeasible()).isTrue();
+        assertThat(row(fuchsia, 20, due.minusDays(1), TODAY, "tip-in-plugs").isFeasible())
+                .isFalse();
+    }
+
+    @Test
+    void inWinterAWarmLitPlaceIsNamedWhereItWouldDo() {
+        StockPlantView cold =
+                plant("Sage ‘Lighter Grey’", "soft", 60, StockKind.PLANT, StockState.GROWING, Climate.HEATED);
+        WayRow row = row(cold, 20, WINTER.plusDays(66), WINTER, "tip-in-plugs");
+
+        assertThat(row.plan().isInSeason()).isFalse();
+        assertThat(row.isFeasible()).isFalse();
+        assertThat(row.obstacle().orElseThrow())
+                .containsPattern("Warm and lit, where there is no winter, \\d+ would do");
+        StockPlantView lit = plant("Sage ‘Under Lamps’", "soft", 60, StockKind.PLANT, StockState.GROWING, Climate.LIT);
+        assertThat(row(lit, 20, WINTER.plusDays(66), WINTER, "tip-in-plugs").isFeasible())
+                .isTrue();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Order.class)
+    void whatCanBeDoneComesFirstInEveryOrder(Order order) {
+        List<WayRow> rows = in(() -> ways.ways(
+                fuchsia, PlanForm.of(fuchsia.id(), 20, TODAY.plusDays(45), 90, TODAY, null, null, null), order));
+
+        assertThat(rows).extracting(r -> !r.isFeasible()).isSorted();
+        assertThat(rows).filteredOn(WayRow::chosen).hasSize(1);
+        assertThat(rows)
+                .filteredOn(r -> !r.isFeasible())
+                .allSatisfy(r -> assertThat(r.obstacle()).isPresent());
+        assertThat(rows).filteredOn(WayRow::isFeasible).allSatisfy(r -> {
+            assertThat(r.work().minutes()).isPositive();
+            assertThat(r.trayDays()).isPositive();
+            assertThat(r.youngPlants().orElseThrow().tenth()).isGreaterThanOrEqualTo(20);
+        });
+    }
+
+    @Test
+    void aWayCostsSomethingOnceEverythingItNeedsHasAPrice() {
+        List<WayRow> rows = List.of(row(fuchsia, 20, TODAY.plusDays(90), TODAY, "tip-in-plugs"));
+        assertThat(in(() -> stores.costs(rows))).isEmpty();
+
+        run(() -> {
+            stores.keep("plug compost", 0.0, 50.0, 10.0, null);
+            stores.keep("trays", 0.0, 10.0, 15.0, null);
+            stores.keep("labels", 0.0, 100.0, 4.0, null);
+            stores.keep("rooting hormone", 0.0, 60.0, 6.0, null);
+            stores.keep("pots, 9 cm", 0.0, 100.0, 12.0, null);
+        });
+        assertThat(in(() -> stores.costs(rows))).as("the mix has none yet").isEmpty();
+        run(() -> stores.keep("peat-free compost", 0.0, 50.0, 10.0, null));
+        double cost = in(() -> stores.costs(rows)).get("tip-in-plugs");
+        assertThat(cost).isBetween(2.0, 30.0);
+        run(() -> stores.keep("peat-free compost", 0.0, 50.0, 20.0, null));
+        assertThat(in(() -> stores.costs(rows)).get("tip-in-plugs")).isGreaterThan(cost);
+    }
+
+    private WayRow row(StockPlantView plant, int wanted, LocalDate due, LocalDate start, String way) {
+        return in(() -> ways.way(plant, PlanForm.of(plant.id(), wanted, due, 90, start, way, null, null))
+                .orElseThrow());
+    }
+}
