@@ -24,7 +24,6 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
      * @param chance of being met, 0 to 1
      * @param tenth that many or more come nine times in ten
      * @param ninetieth that many or more come once in ten
-     * @param sureOf that many or more come with the chance asked
      * @param uncovered plants owed that draw on nothing
      * @param advice what would make it up, where it is short and something would
      * @param working how the chance came about
@@ -35,7 +34,6 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
             double chance,
             int tenth,
             int ninetieth,
-            int sureOf,
             int uncovered,
             Optional<TopUps.Advice> advice,
             Working working) {

@@ -111,16 +111,22 @@ public class PromiseBook {
                 .toList();
     }
 
-    /** How many plants short of its chance a promise is: owed, less what comes with the chance that was asked. */
+    /**
+     * How many plants short of its chance a promise is, by its own shares alone: owed, less what comes of them with the chance
+     * that was asked. What is over today may be promised to others tomorrow, and is not reckoned with.
+     */
     int shortBy(UUID promise) {
         Ledger ledger = new Ledger();
         return ledger.open.values().stream()
                 .flatMap(List::stream)
                 .filter(p -> p.id().equals(promise))
                 .findFirst()
-                .map(p -> ledger.judge(p, false))
-                .filter(j -> j.chance() < j.promise().confidence())
-                .map(j -> Math.max(1, j.promise().owed() - j.sureOf()))
+                .map(p -> {
+                    Supply own = ledger.shares(p);
+                    return own.atLeast(p.owed()) >= p.confidence()
+                            ? 0
+                            : Math.max(1, p.owed() - own.surely(p.confidence()));
+                })
                 .orElse(0);
     }
 
@@ -162,17 +168,20 @@ public class PromiseBook {
             return queue.stream().mapToInt(Claim::plants).sum();
         }
 
-        /** Whether a promise is the last to be served from it, and so has what is over already. */
-        boolean hasRest(UUID promise) {
-            return !queue.isEmpty() && queue.get(queue.size() - 1).promiseId().equals(promise);
+        /** How many of it a promise draws on and has not been given. */
+        int drawnBy(UUID promise) {
+            return queue.stream()
+                    .filter(c -> c.promiseId().equals(promise))
+                    .mapToInt(c -> c.plants() - c.given())
+                    .sum();
         }
 
         private UUID id() {
             return batchId == null ? planId : batchId;
         }
 
-        /** What a claim can have by the day: its share behind those served before; the last has the rest as well. */
-        private Supply share(Claim claim, LocalDate day) {
+        /** What a claim can have by the day: its share behind those served before and, for the last, the rest if that counts. */
+        private Supply share(Claim claim, LocalDate day, boolean withRest) {
             // Those served before have their shares first; what was given to those after is gone all the same.
             int before = 0;
             boolean passed = false;
@@ -184,7 +193,7 @@ public class PromiseBook {
                 }
             }
             Supply rest = by(day).beyond(before + claim.given());
-            boolean last = queue.get(queue.size() - 1) == claim;
+            boolean last = withRest && queue.get(queue.size() - 1) == claim;
             return last ? rest : rest.atMost(claim.plants() - claim.given());
         }
     }
@@ -281,7 +290,7 @@ public class PromiseBook {
 
         /** Promises alone, without what else there is to serve them. */
         Stream<Line.Judged> judged() {
-            return open.values().stream().flatMap(List::stream).map(p -> judge(p, true));
+            return open.values().stream().flatMap(List::stream).map(this::judge);
         }
 
         private Line line(List<PromiseView> inLine) {
@@ -290,7 +299,7 @@ public class PromiseBook {
             return new Line(
                     plant,
                     inLine.get(0).plant(),
-                    inLine.stream().map(p -> judge(p, true)).toList(),
+                    inLine.stream().map(this::judge).toList(),
                     pools(plant).stream()
                             .map(p -> new Line.Source(
                                     p.id(),
@@ -302,8 +311,17 @@ public class PromiseBook {
                             .toList());
         }
 
-        /** As it stands; where it is short and advice is wanted, with what would make it up. */
-        private Line.Judged judge(PromiseView promise, boolean advise) {
+        /** What comes of a promise's own shares alone. */
+        Supply shares(PromiseView promise) {
+            LocalDate day = day(promise);
+            return claimsOf.getOrDefault(promise.id(), List.of()).stream()
+                    .filter(c -> c.plants() > c.given())
+                    .flatMap(c -> pool(c).map(p -> p.share(c, day, false)).stream())
+                    .reduce(Supply.none(), Supply::and);
+        }
+
+        /** As it stands and, where it is short, with what would make it up. */
+        private Line.Judged judge(PromiseView promise) {
             LocalDate day = day(promise);
             Supply supply = Supply.none();
             List<Line.Drawn> drawn = new ArrayList<>();
@@ -314,7 +332,7 @@ public class PromiseBook {
                 if (pool.isEmpty() || c.plants() == 0) {
                     continue;
                 }
-                Supply share = pool.get().share(c, day);
+                Supply share = pool.get().share(c, day, true);
                 supply = supply.and(share);
                 covered += c.plants() - c.given();
                 drawn.add(new Line.Drawn(
@@ -349,9 +367,8 @@ public class PromiseBook {
                     chance,
                     supply.surely(SURE),
                     supply.surely(1 - SURE),
-                    supply.surely(promise.confidence()),
                     Math.max(0, promise.owed() - covered),
-                    advise && isShort && promise.due().isAfter(today.date())
+                    isShort && promise.due().isAfter(today.date())
                             ? topUps.advise(new TopUps.Short(
                                     promise.plantId(),
                                     supply,

@@ -134,7 +134,9 @@ public class Promises {
     private int drawMargin(UUID id, PromiseView promise) {
         int margin = 0;
         for (PromiseBook.Offer offer : book.offers(promise)) {
-            int less = offer.pool().hasRest(id) ? 0 : Math.min(offer.plants(), book.shortBy(id));
+            // More of one batch than is owed in all would not make it surer.
+            int useful = promise.owed() - offer.pool().drawnBy(id);
+            int less = Math.min(Math.min(offer.plants(), useful), book.shortBy(id));
             if (less > 0) {
                 draw(id, offer.pool().planId(), offer.pool().batchId(), less);
                 margin += less;

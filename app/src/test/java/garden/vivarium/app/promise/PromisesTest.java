@@ -101,6 +101,19 @@ class PromisesTest extends AtANursery {
     }
 
     @Test
+    void aLaterPromiseTakesNothingFromAnEarlierOne() {
+        for (int i = 0; i < 3; i++) {
+            BatchView batch = running(30, 35);
+            run(() -> batches.look(batch.code(), Growing.count(TODAY, 12, 4)));
+        }
+        PromiseView first = promise("Spring fair", 24, TODAY.plusDays(60));
+        assertThat(judged(first).chance()).isGreaterThan(0.9);
+
+        promise("Market", 30, TODAY.plusDays(70));
+        assertThat(judged(first).chance()).as("still as sure as was asked").isGreaterThanOrEqualTo(0.9);
+    }
+
+    @Test
     void whatIsHandedOverIsGoneAndTheLastKeepsThePromise() {
         BatchView batch = running(40, 40);
         run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
