@@ -91,6 +91,23 @@ public class ToCome {
                     .and(Supply.exactly(batch.settled()));
         }
 
+        /** Pots that are still to come of it on average: enough to reckon room with. */
+        public double potsOnAverage() {
+            double ready = batch.isStuck()
+                    ? batch.readyToMove()
+                            + batch.counts().pending()
+                                    * outlook.strike()
+                                            .thinnedBy(batch.thinning())
+                                            .mean()
+                    : batch.taken() * outlook.nextBatch(batch.thinning()).mean();
+            return ready * outlook.output().mean() / batch.piecesPerPot();
+        }
+
+        /** Days from a move until pots have settled; 0 where the way has no move. */
+        public int settleDays() {
+            return outlook.settleDays();
+        }
+
         /** The days on which its stages are expected; of what sleeps, as if it woke today. */
         public Expected expected() {
             return batch.isStuck()

@@ -256,7 +256,7 @@ class PlanController {
                         splitInto(form, wrong, plant.get(), model);
                     }
                     List<String> warnings = new ArrayList<>(ways.warnings(plant.get(), row));
-                    space.doesNotFit(plant.get(), row).ifPresent(warnings::add);
+                    space.doesNotFit(plant.get(), row, form.replaces()).ifPresent(warnings::add);
                     model.addAttribute("warnings", warnings);
                     model.addAttribute("needsWord", ways.needsWord(plant.get(), row));
                     model.addAttribute(

@@ -71,7 +71,7 @@ class Space {
 
     @Transactional(readOnly = true)
     List<Bench> benches() {
-        Map<UUID, List<TraySpace.Stay>> stays = stays();
+        Map<UUID, List<TraySpace.Stay>> stays = stays(null);
         LocalDate day = today.date();
         return stock.places().stream()
                 .map(p -> {
@@ -88,9 +88,13 @@ class Space {
                 .toList();
     }
 
-    /** Says where and when a plan would not fit beside what stands there and is planned; empty where it fits. */
+    /**
+     * Says where and when a plan would not fit beside what stands there and is planned; empty where it fits.
+     *
+     * @param replaced the plan that it would stand for, or null
+     */
     @Transactional(readOnly = true)
-    Optional<String> doesNotFit(StockPlantView plant, WayRow row) {
+    Optional<String> doesNotFit(StockPlantView plant, WayRow row, UUID replaced) {
         PlaceView place = plant.place();
         if (place.trays() == null || row.plan().take().isEmpty()) {
             return Optional.empty();
@@ -101,7 +105,7 @@ class Space {
                 row.plan().take().get().pieces(),
                 row.youngPlants().map(y -> y.middle()).orElse(0));
         LocalDate until = row.plan().expected().end().plusDays(1);
-        TraySpace space = new TraySpace(place.trays(), stays().getOrDefault(place.id(), List.of()));
+        TraySpace space = new TraySpace(place.trays(), stays(replaced).getOrDefault(place.id(), List.of()));
         return space.and(own)
                 .firstOverfull(row.plan().start(), until)
                 .map(o -> String.format(
@@ -134,35 +138,42 @@ class Space {
         return TraySpace.stays(what, expected, TraySpace.traysFor(pieces), pots);
     }
 
-    private Map<UUID, List<TraySpace.Stay>> stays() {
+    /** What stands where, and what is planned but for one plan that is being changed; null for none. */
+    private Map<UUID, List<TraySpace.Stay>> stays(UUID without) {
         Map<UUID, List<TraySpace.Stay>> stays = new HashMap<>();
-        LocalDate day = today.date();
-        for (ToCome.Source s : toCome.sources()) {
-            BatchView b = s.batch();
-            if (b.closedOn() == null) {
-                int pieces = b.isStuck() ? b.counts().pending() + b.readyToMove() : b.taken();
-                Expected expected = s.expected();
-                LocalDate until = expected.ready().to().isBefore(day.plusDays(LATE))
-                        ? day.plusDays(LATE)
-                        : expected.ready().to().plusDays(1);
-                double trays = b.isTray() ? 1 : TraySpace.traysFor(pieces);
-                if (pieces > 0) {
-                    add(stays, b.placeId(), new TraySpace.Stay(b.code(), b.takenOn(), until, trays));
-                }
-                int settling = Math.max(0, b.youngPlants() - b.settled());
-                if (settling > 0 && expected.settled().isPresent()) {
-                    add(
-                            stays,
-                            b.placeId(),
-                            new TraySpace.Stay(
-                                    b.code() + ", potted", day, day.plusDays(LATE), TraySpace.traysOfPots(settling)));
-                }
-            }
-        }
+        toCome.sources().stream().filter(s -> s.batch().closedOn() == null).forEach(s -> running(s, stays));
         plans.findByStateOrderByStartOn(PlanState.PLANNED).stream()
                 .map(Plan::view)
+                .filter(p -> !p.id().equals(without))
                 .forEach(p -> planned(p, stays));
         return stays;
+    }
+
+    private void running(ToCome.Source s, Map<UUID, List<TraySpace.Stay>> stays) {
+        BatchView b = s.batch();
+        LocalDate day = today.date();
+        int pieces = b.isStuck() ? b.counts().pending() + b.readyToMove() : b.taken();
+        LocalDate ready = s.expected().ready().to();
+        LocalDate until = ready.isBefore(day.plusDays(LATE)) ? day.plusDays(LATE) : ready.plusDays(1);
+        if (pieces > 0) {
+            double trays = b.isTray() ? 1 : TraySpace.traysFor(pieces);
+            add(stays, b.placeId(), new TraySpace.Stay(b.code(), b.takenOn(), until, trays));
+        }
+        if (s.settleDays() > 0) {
+            int settling = Math.max(0, b.youngPlants() - b.settled());
+            potted(stays, b, settling, day, day.plusDays(LATE));
+            potted(stays, b, (int) Math.round(s.potsOnAverage()), until, until.plusDays(s.settleDays()));
+        }
+    }
+
+    private static void potted(
+            Map<UUID, List<TraySpace.Stay>> stays, BatchView b, int pots, LocalDate from, LocalDate until) {
+        if (pots > 0) {
+            add(
+                    stays,
+                    b.placeId(),
+                    new TraySpace.Stay(b.code() + ", potted", from, until, TraySpace.traysOfPots(pots)));
+        }
     }
 
     private void planned(PlanView p, Map<UUID, List<TraySpace.Stay>> stays) {

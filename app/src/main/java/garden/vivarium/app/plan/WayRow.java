@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
  * @param better a start in season that needs fewer pieces, where this one is out of season and there is one
  * @param work how long the number to take would take to cut and stick
+ * @param mind what to mind, in a word each
  * @param chosen whether it is the one looked at
  */
 public record WayRow(
@@ -28,6 +29,7 @@ public record WayRow(
         Optional<String> obstacle,
         Optional<WayPlan.Better> better,
         Work work,
+        String mind,
         boolean chosen) {
 
     /**
@@ -53,6 +55,6 @@ public record WayRow(
     }
 
     WayRow asChosen(boolean yes) {
-        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, yes);
+        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, mind, yes);
     }
 }

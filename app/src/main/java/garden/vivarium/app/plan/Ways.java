@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
@@ -33,6 +34,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -289,6 +291,10 @@ class Ways {
                 obstacle(plant, plan),
                 plan.betterInSeason(),
                 work(protocol, plan.take().map(t -> t.pieces()).orElse(0), worked),
+                guide.cautions(plant.plant().group(), protocol).stream()
+                        .map(Caution::key)
+                        .collect(Collectors.joining(", "))
+                        .replace('-', ' '),
                 false);
     }
 
@@ -319,7 +325,23 @@ class Ways {
                                 .formatted(plant.code(), most, says.percent(plan.chance(most))))
                 + later
                 + fewer
+                + flushes(plant, plan, most)
                 + warmer(plant, plan, most));
+    }
+
+    /** How often the stock would have to be cut for the number to take, with its rests. */
+    private String flushes(StockPlantView plant, WayPlan plan, int most) {
+        if (most == 0 || plant.isLot() || plan.take().isEmpty()) {
+            return "";
+        }
+        int cuts = (plan.take().get().pieces() + most - 1) / most;
+        return cuts < 2
+                ? ""
+                : " %d would be %d cuts with %d days of rest between."
+                        .formatted(
+                                plan.take().get().pieces(),
+                                cuts,
+                                stock.rhythm(plant.plant().group()).restDays());
     }
 
     /** Where it is the season that is in the way: what a lit shelf would do. */

@@ -147,13 +147,13 @@ class PlannerServicesTest extends AtANursery {
         var here = in(() -> stock.find(fuchsia.id()).orElseThrow());
         WayRow row = in(() -> ways.way(here, form).orElseThrow());
 
-        assertThat(in(() -> space.doesNotFit(here, row)).orElseThrow())
+        assertThat(in(() -> space.doesNotFit(here, row, null)).orElseThrow())
                 .contains(fuchsia.place().name() + " holds 1 trays")
                 .contains("Mon 15 Jun");
         assertThat(row.trayDays()).isPositive();
         run(() -> stock.holds(fuchsia.place().id(), 20.0));
         var roomy = in(() -> stock.find(fuchsia.id()).orElseThrow());
-        assertThat(in(() -> space.doesNotFit(roomy, row))).isEmpty();
+        assertThat(in(() -> space.doesNotFit(roomy, row, null))).isEmpty();
         assertThat(in(space::benches))
                 .anySatisfy(b -> assertThat(b.weeks().get(0)).isEqualTo(1));
         assertThatThrownBy(() -> run(() -> stock.holds(fuchsia.place().id(), -1.0)))
@@ -163,6 +163,18 @@ class PlannerServicesTest extends AtANursery {
                     return null;
                 }))
                 .isInstanceOf(Missing.class);
+    }
+
+    @Test
+    void aPlanThatIsChangedDoesNotStandInItsOwnWay() {
+        run(() -> stock.holds(fuchsia.place().id(), 1.5));
+        PlanView old = in(() -> plans.commit(fuchsia.id(), 20, TODAY.plusDays(120), TODAY, "tip-in-plugs"));
+        var here = in(() -> stock.find(fuchsia.id()).orElseThrow());
+        PlanForm form = PlanForm.of(fuchsia.id(), 10, TODAY.plusDays(120), 80, TODAY, "tip-in-plugs", null, null);
+        WayRow row = in(() -> ways.way(here, form).orElseThrow());
+
+        assertThat(in(() -> space.doesNotFit(here, row, null))).isPresent();
+        assertThat(in(() -> space.doesNotFit(here, row, old.id()))).isEmpty();
     }
 
     @Test

@@ -34,6 +34,8 @@ class WaysTest extends AtANursery {
         String obstacle = row.obstacle().orElseThrow();
         assertThat(obstacle).contains(few.code() + " bears 20, and the chance with those is");
         assertThat(obstacle).containsPattern("Of \\d+ they are as sure\\.");
+        assertThat(obstacle).containsPattern("would be \\d cuts with 21 days of rest between");
+        assertThat(row.mind()).contains("blade");
         int sure = Integer.parseInt(obstacle.replaceAll(".*Of (\\d+) they.*", "$1"));
         assertThat(row(few, sure, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
                 .isTrue();

@@ -71,6 +71,27 @@ class BadInputTest extends AtThePages {
     }
 
     @Test
+    void aStockPlantThatBearsNothingIsSaidWithTheRemedy() {
+        StockPlantView bare = in(() -> stock.add(new StockPlantForm(
+                "Fuchsia ‘Bare Spar’",
+                "soft",
+                Protection.FREE,
+                null,
+                "Bench",
+                Climate.HEATED,
+                0,
+                StockState.GROWING,
+                null,
+                null)));
+        browser.open("/plan?stock=" + bare.id() + "&wanted=12&due=2026-09-01&sure=80");
+
+        assertThat(browser.texts(".warning"))
+                .anySatisfy(w -> assertThat(w)
+                        .contains("can give no pieces now")
+                        .contains("Let it grow, or choose another stock plant"));
+    }
+
+    @Test
     void aProtectedVarietyIsNotPlannedWithoutItsLicence() {
         StockPlantView guarded = in(() -> stock.add(new StockPlantForm(
                 "Fuchsia ‘Harbour Licence’",

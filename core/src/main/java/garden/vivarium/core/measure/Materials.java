@@ -6,7 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** What a batch needs, from its protocol and its numbers: medium, trays, pots, mix, labels, hormone. */
+/** What a batch needs, from its protocol and its numbers: medium, trays, pots, mix, top dressing, labels, hormone. */
 public final class Materials {
 
     /** Square metres of a tray's inside, and litres of a cell: the usual sizes, not a standard. */
@@ -14,6 +14,10 @@ public final class Materials {
 
     private static final double CELL_LITRES = 0.03;
     private static final double LITRES_PER_CM = 10;
+    /** What keeps the necks of desert kinds dry: a layer of grit on their gritty mix. */
+    private static final String TOP_DRESSING = "coarse grit";
+
+    private static final double DRESSING_CM = 1;
     private static final double HORMONE_GRAMS = 0.05;
     private static final List<String> NO_MEDIUM =
             List.of("water", "open vessel over water with moss", "open ground", "laid on the surface");
@@ -74,6 +78,9 @@ public final class Materials {
         Pot.named(protocol.potting().pot()).filter(p -> pots > 0).ifPresent(pot -> {
             needs.add(new Need("pots, " + protocol.potting().pot(), pots, Unit.PIECES));
             needs.add(new Need(protocol.potting().mix(), pots * pot.fill(), Unit.LITRES));
+            if (protocol.potting().mix().contains("gritty")) {
+                needs.add(new Need(TOP_DRESSING, pots * pot.dressing(DRESSING_CM), Unit.LITRES));
+            }
         });
         return needs;
     }

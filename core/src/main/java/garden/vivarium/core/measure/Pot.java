@@ -50,6 +50,11 @@ public record Pot(double top, double bottom, double height) {
         return SETTLING * frustum(surface, bottom, filled);
     }
 
+    /** A top dressing of so many cm, in litres: the area of its mouth × depth. */
+    public double dressing(double cm) {
+        return Math.PI * top * top * cm / 1000;
+    }
+
     private static double frustum(double above, double below, double high) {
         return Math.PI * high * (above * above + above * below + below * below) / 3 / 1000;
     }

@@ -66,6 +66,20 @@ class MaterialsTest {
     }
 
     @Test
+    void desertKindsAreTopDressed() {
+        List<Materials.Need> needs =
+                Materials.of(GUIDE.protocol("offset-in-gritty-mix").orElseThrow(), 9, 0.25, 8);
+
+        // 7 cm across: π·3.5²·1 = 38.4845 cm³ a pot.
+        assertThat(GUIDE.protocol("offset-in-gritty-mix")
+                        .orElseThrow()
+                        .potting()
+                        .pot())
+                .isEqualTo("7 cm");
+        assertThat(amount(needs, "coarse grit")).isCloseTo(8 * 0.0384845, within(1e-6));
+    }
+
+    @Test
     void waterNeedsNoMediumAndNothingPottedNoPots() {
         List<Materials.Need> needs = Materials.of(GUIDE.protocol("tip-in-water").orElseThrow(), 12, 0.25, 0);
 
