@@ -294,6 +294,7 @@ class Ways {
                 guide.cautions(plant.plant().group(), protocol).stream()
                         .map(Caution::key)
                         .collect(Collectors.joining(", "))
+                        .replace("-mild", "")
                         .replace('-', ' '),
                 false);
     }
