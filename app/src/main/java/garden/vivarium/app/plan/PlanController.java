@@ -47,6 +47,7 @@ class PlanController {
 
     private final Plans plans;
     private final Ways ways;
+    private final Obstacles obstacles;
     private final Space space;
     private final Stores stores;
     private final Stock stock;
@@ -58,6 +59,7 @@ class PlanController {
     PlanController(
             Plans plans,
             Ways ways,
+            Obstacles obstacles,
             Space space,
             Stores stores,
             Stock stock,
@@ -67,6 +69,7 @@ class PlanController {
             Today today) {
         this.plans = plans;
         this.ways = ways;
+        this.obstacles = obstacles;
         this.space = space;
         this.stores = stores;
         this.stock = stock;
@@ -255,10 +258,10 @@ class PlanController {
                     if (form.with() != null && !form.with().isBlank()) {
                         splitInto(form, wrong, plant.get(), model);
                     }
-                    List<String> warnings = new ArrayList<>(ways.warnings(plant.get(), row));
+                    List<String> warnings = new ArrayList<>(obstacles.warnings(plant.get(), row));
                     space.doesNotFit(plant.get(), row, form.replaces()).ifPresent(warnings::add);
                     model.addAttribute("warnings", warnings);
-                    model.addAttribute("needsWord", ways.needsWord(plant.get(), row));
+                    model.addAttribute("needsWord", obstacles.needsWord(plant.get(), row));
                     model.addAttribute(
                             "cautions", guide.cautions(plant.get().plant().group(), row.protocol()));
                 });

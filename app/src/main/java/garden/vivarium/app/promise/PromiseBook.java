@@ -133,71 +133,6 @@ public class PromiseBook {
     /** A batch or plan, and how many more a promise could draw on it. */
     record Offer(Pool pool, int plants) {}
 
-    /** A batch or plan as a pool of young plants, with the claims on it in the order in which they are served. */
-    final class Pool {
-
-        private final UUID planId;
-        private final UUID batchId;
-        private final String words;
-        private final String address;
-        private final Function<LocalDate, Supply> supply;
-        private final List<Claim> queue = new ArrayList<>();
-        private final Map<LocalDate, Supply> reckoned = new HashMap<>();
-
-        private Pool(UUID planId, UUID batchId, String words, String address, Function<LocalDate, Supply> supply) {
-            this.planId = planId;
-            this.batchId = batchId;
-            this.words = words;
-            this.address = address;
-            this.supply = supply;
-        }
-
-        UUID planId() {
-            return planId;
-        }
-
-        UUID batchId() {
-            return batchId;
-        }
-
-        Supply by(LocalDate day) {
-            return reckoned.computeIfAbsent(day, supply);
-        }
-
-        int taken() {
-            return queue.stream().mapToInt(Claim::plants).sum();
-        }
-
-        /** How many of it a promise draws on and has not been given. */
-        int drawnBy(UUID promise) {
-            return queue.stream()
-                    .filter(c -> c.promiseId().equals(promise))
-                    .mapToInt(c -> c.plants() - c.given())
-                    .sum();
-        }
-
-        private UUID id() {
-            return batchId == null ? planId : batchId;
-        }
-
-        /** What a claim can have by the day: its share behind those served before and, for the last, the rest if that counts. */
-        private Supply share(Claim claim, LocalDate day, boolean withRest) {
-            // Those served before have their shares first; what was given to those after is gone all the same.
-            int before = 0;
-            boolean passed = false;
-            for (Claim c : queue) {
-                if (c == claim) {
-                    passed = true;
-                } else {
-                    before += passed ? c.given() : c.plants();
-                }
-            }
-            Supply rest = by(day).beyond(before + claim.given());
-            boolean last = withRest && queue.get(queue.size() - 1) == claim;
-            return last ? rest : rest.atMost(claim.plants() - claim.given());
-        }
-    }
-
     private LocalDate day(PromiseView promise) {
         return promise.due() == null ? today.date().plusDays(FAR_AHEAD) : promise.due();
     }
@@ -263,16 +198,16 @@ public class PromiseBook {
                                 ? PromiseView.IN_LINE.compare(one, other)
                                 : one.isOpen() ? 1 : -1;
                     })
-                    .forEach(c -> pool(c).ifPresent(p -> p.queue.add(c)));
+                    .forEach(c -> pool(c).ifPresent(p -> p.add(c)));
         }
 
         private void add(UUID plant, Pool pool) {
             pools.computeIfAbsent(plant, p -> new ArrayList<>()).add(pool);
-            if (pool.batchId != null) {
-                poolOf.put(pool.batchId, pool);
+            if (pool.isStuck()) {
+                poolOf.put(pool.batchId(), pool);
             }
-            if (pool.planId != null) {
-                poolOf.put(pool.planId, pool);
+            if (pool.planId() != null) {
+                poolOf.put(pool.planId(), pool);
             }
         }
 
@@ -303,9 +238,9 @@ public class PromiseBook {
                     pools(plant).stream()
                             .map(p -> new Line.Source(
                                     p.id(),
-                                    p.batchId != null,
-                                    p.words,
-                                    p.address,
+                                    p.isStuck(),
+                                    p.words(),
+                                    p.address(),
                                     p.taken(),
                                     p.by(far).beyond(p.taken()).surely(SURE)))
                             .toList());
@@ -337,14 +272,14 @@ public class PromiseBook {
                 covered += c.plants() - c.given();
                 drawn.add(new Line.Drawn(
                         c.getId(),
-                        pool.get().words,
-                        pool.get().address,
+                        pool.get().words(),
+                        pool.get().address(),
                         c.plants(),
                         c.given(),
-                        pool.get().batchId != null));
+                        pool.get().isStuck()));
                 steps.add(Working.step(
                         "From %s, behind %d for others"
-                                .formatted(pool.get().words, pool.get().taken() - c.plants()),
+                                .formatted(pool.get().words(), pool.get().taken() - c.plants()),
                         String.format(
                                 Locale.ROOT,
                                 "on average %.1f, nine times in ten %d or more",

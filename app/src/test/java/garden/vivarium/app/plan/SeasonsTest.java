@@ -23,6 +23,9 @@ class SeasonsTest extends AtANursery {
     @Autowired
     private Ways ways;
 
+    @Autowired
+    private Obstacles obstacles;
+
     @ParameterizedTest(name = "{0}, {1}, started {2}: in season {3}")
     @CsvSource({
         "NORTH, HEATED, 2026-07-01, true",
@@ -56,7 +59,7 @@ class SeasonsTest extends AtANursery {
                 .filter(WayRow::chosen)
                 .findFirst()
                 .orElseThrow();
-        List<String> warnings = current.workingFor(there, () -> ways.warnings(parent, row));
+        List<String> warnings = current.workingFor(there, () -> obstacles.warnings(parent, row));
 
         assertThat(row.protocol().key()).isEqualTo("tip-in-plugs");
         assertThat(row.plan().isInSeason()).isEqualTo(in);
