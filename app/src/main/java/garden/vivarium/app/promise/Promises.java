@@ -28,6 +28,7 @@ public class Promises {
 
     private static final int MOST_PLANTS = 5000;
     private static final double USUAL_CONFIDENCE = 0.9;
+    private static final double MAY_COME = 0.1;
 
     private final PromiseRepository promises;
     private final ClaimRepository claims;
@@ -255,12 +256,12 @@ public class Promises {
                                         .formatted(judged.promise().who())
                                 : "The promise to %s is not short any more."
                                         .formatted(judged.promise().who())));
-        int wanted = Math.max(
-                1,
-                judged.uncovered() > 0 ? judged.uncovered() : judged.promise().owed() - judged.tenth());
-        PlanView plan = plans.topUp(
-                advice, wanted, judged.promise().due(), judged.promise().confidence());
-        draw(id, plan.id(), null, wanted);
+        int aim = Math.max(1, Math.max(judged.uncovered(), book.shortBy(id)));
+        LocalDate due = judged.promise().due();
+        PlanView plan = plans.topUp(advice, aim, due, judged.promise().confidence());
+        // They are stuck for this promise: it draws on as many as may come, so that no later one takes its margin.
+        int may = plans.toCome(plan, due).surely(MAY_COME);
+        draw(id, plan.id(), null, Math.max(aim, Math.min(judged.promise().owed(), may)));
         return plan;
     }
 

@@ -161,6 +161,11 @@ class PromisesTest extends AtANursery {
         assertThat(planned.chance()).isCloseTo(before.advice().get().chance(), within(0.005));
         assertThat(planned.isShort()).isFalse();
         assertThat(planned.draws()).hasSize(2);
+        PromiseView market = promise("Market", 10, TODAY.plusDays(90));
+        assertThat(judged(fair).chance())
+                .as("what is stuck for it is not promised to others")
+                .isGreaterThanOrEqualTo(0.9);
+        run(() -> promises.drop(market.id()));
 
         Protocol way = guide.protocol(plan.protocol()).orElseThrow();
         BatchView stuck = in(() -> plans.stick(plan.id(), onPlan(plan, way)));
