@@ -19,7 +19,6 @@ import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -91,12 +90,6 @@ public class BatchReads {
                 .toList();
     }
 
-    /** Batches by their label codes. */
-    @Transactional(readOnly = true)
-    public List<BatchView> views(Collection<String> codes) {
-        return batches.findByCodeIn(codes).stream().map(Batch::view).toList();
-    }
-
     /** How long the work has taken here, by protocol. */
     @Transactional(readOnly = true)
     public Map<String, Worked> worked() {
@@ -163,7 +156,7 @@ public class BatchReads {
         return new BatchSheet(
                 row,
                 outlook,
-                expected(row.batch(), outlook, today.date()),
+                row.batch().expected(outlook, today.date()),
                 history.map(h -> details(batch, h, log)).orElse(List.of()),
                 row.batch().lastKnowingLook() == null ? Optional.empty() : Optional.of(RootingCurve.fit(ready)),
                 log.all().stream()
@@ -276,7 +269,7 @@ public class BatchReads {
     }
 
     private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready, List<PottingView> moved) {
-        Expected expected = expected(b, outlook, today.date());
+        Expected expected = b.expected(outlook, today.date());
         MilestoneSigns signs = lookup.signs(b);
         LocalDate day = today.date();
         LocalDate start = b.takenOn().minusDays(1);
@@ -322,17 +315,6 @@ public class BatchReads {
                         b.counts().ready(),
                         b.isStuck() ? b.stuck() : b.taken(),
                         b.counts().lost());
-    }
-
-    /** What is expected; of what sleeps, as if it woke today. */
-    private static Expected expected(BatchView b, Outlook outlook, LocalDate today) {
-        return b.isStuck()
-                ? Expected.of(
-                        outlook,
-                        b.takenOn(),
-                        b.isAsleep() && today.isAfter(b.stuckOn()) ? today : b.dayNought(),
-                        b.slowing())
-                : Expected.of(outlook, b.takenOn(), b.slowing());
     }
 
     private static List<PieceDetail> details(Batch batch, BatchHistory history, CheckLog log) {

@@ -3,6 +3,8 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Outlook;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
@@ -83,6 +85,13 @@ public record BatchView(
     /** Days since day 0. */
     public int age(LocalDate today) {
         return stuckOn == null ? 0 : (int) ChronoUnit.DAYS.between(dayNought(), today);
+    }
+
+    /** The days on which its stages are expected; of what sleeps, as if it woke today. */
+    Expected expected(Outlook outlook, LocalDate today) {
+        return isStuck()
+                ? Expected.of(outlook, takenOn, isAsleep() && today.isAfter(stuckOn) ? today : dayNought(), slowing)
+                : Expected.of(outlook, takenOn, slowing);
     }
 
     /** What goes on the label: plant, date, code. */

@@ -110,13 +110,7 @@ public class ToCome {
 
         /** The days on which its stages are expected; of what sleeps, as if it woke today. */
         public Expected expected() {
-            return batch.isStuck()
-                    ? Expected.of(
-                            outlook,
-                            batch.takenOn(),
-                            batch.isAsleep() ? today.date() : batch.dayNought(),
-                            batch.slowing())
-                    : Expected.of(outlook, batch.takenOn(), batch.slowing());
+            return batch.expected(outlook, today.date());
         }
 
         /** The day by which one in ten of those that will is expected to be ready. */

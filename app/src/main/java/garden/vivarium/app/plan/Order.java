@@ -8,7 +8,7 @@ import java.util.function.ToDoubleFunction;
 
 /** By what a grower wants the ways put in order. Ways that can be done come first in each. */
 public enum Order {
-    FEWEST("fewest pieces", WayRow::pieces),
+    FEWEST("fewest pieces, least stock cut", WayRow::pieces),
     SUREST("surest with what the stock bears", r -> -r.plan().chance(r.plan().piecesAtMost())),
     SOONEST("soonest ready", r -> r.plan().expected().ready().to().toEpochDay());
 

@@ -1,6 +1,5 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Finished;
 import garden.vivarium.app.platform.Today;
@@ -14,8 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,13 +23,11 @@ class Outcomes {
     private static final double[] LEVELS = {0.5, 0.8, 0.9, 0.95};
 
     private final PlanRepository plans;
-    private final BatchReads reads;
     private final Finished finished;
     private final Today today;
 
-    Outcomes(PlanRepository plans, BatchReads reads, Finished finished, Today today) {
+    Outcomes(PlanRepository plans, Finished finished, Today today) {
         this.plans = plans;
-        this.reads = reads;
         this.finished = finished;
         this.today = today;
     }
@@ -151,22 +146,18 @@ class Outcomes {
                 .map(Plan::view)
                 .forEach(p -> aims.computeIfAbsent(p.splitId() == null ? p.id() : p.splitId(), k -> new ArrayList<>())
                         .add(p));
-        Map<String, BatchView> batches =
-                reads
-                        .views(aims.values().stream()
-                                .flatMap(List::stream)
-                                .map(PlanView::batchCode)
-                                .toList())
-                        .stream()
-                        .collect(Collectors.toMap(BatchView::code, Function.identity()));
+        Map<String, Finished.Grown> batches = finished.grown(aims.values().stream()
+                .flatMap(List::stream)
+                .map(PlanView::batchCode)
+                .toList());
         List<Outcome> outcomes = new ArrayList<>();
         for (List<PlanView> aim : aims.values()) {
-            List<BatchView> grown =
+            List<Finished.Grown> grown =
                     aim.stream().map(p -> batches.get(p.batchCode())).toList();
             LocalDate due = aim.get(0).due();
-            boolean over = grown.stream().allMatch(b -> b.closedOn() != null);
+            boolean over = grown.stream().allMatch(b -> b.batch().closedOn() != null);
             if (over || due.isBefore(today.date())) {
-                int came = grown.stream().mapToInt(b -> youngPlants(b, due)).sum();
+                int came = grown.stream().mapToInt(b -> b.youngPlantsBy(due)).sum();
                 outcomes.add(new Outcome(
                         aim.get(0),
                         aim.stream().mapToInt(PlanView::take).sum(),
@@ -176,13 +167,5 @@ class Outcomes {
         }
         outcomes.sort(Comparator.comparing((Outcome o) -> o.plan().due()).reversed());
         return outcomes;
-    }
-
-    /** Young plants settled by the day; where nothing settles, moved on by the day. */
-    private int youngPlants(BatchView batch, LocalDate day) {
-        return reads.pottings(batch.id()).stream()
-                .filter(p -> !(p.settledOn() == null ? p.movedOn() : p.settledOn()).isAfter(day))
-                .mapToInt(p -> p.settled() == null ? p.youngPlants() : p.settled())
-                .sum();
     }
 }

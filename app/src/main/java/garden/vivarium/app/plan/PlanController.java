@@ -161,7 +161,7 @@ class PlanController {
             return "redirect:/plan";
         }
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        model.addAttribute("form", StickForm.of(plan, plant, protocol(plan), today.date()));
+        model.addAttribute("form", StickForm.of(plan, plant, plans.protocol(plan), today.date()));
         return showStick(plan, plant, model);
     }
 
@@ -184,7 +184,7 @@ class PlanController {
         if (!wrong.hasErrors()) {
             try {
                 var where = stock.placeNamed(form.place(), Climate.HEATED);
-                BatchView batch = plans.stick(id, form.batch(plan, plant, where, protocol(plan)));
+                BatchView batch = plans.stick(id, form.batch(plan, plant, where, plans.protocol(plan)));
                 next.addFlashAttribute("said", "Write the label now: " + batch.label());
                 return "redirect:/batches/" + batch.code();
             } catch (Problem p) {
@@ -205,7 +205,7 @@ class PlanController {
                         .formatted(
                                 parents.get(p.stockPlantId()).plant().name(),
                                 p.startOn(),
-                                protocol(p).title(),
+                                plans.protocol(p).title(),
                                 p.take()))
                 .collect(Collectors.joining("\n", "", "\n"));
     }
@@ -224,7 +224,7 @@ class PlanController {
         model.addAttribute(
                 "stockById", all.stream().collect(Collectors.toMap(StockPlantView::id, Function.identity())));
         Map<String, String> titles = new HashMap<>();
-        plans.waiting().forEach(p -> titles.put(p.protocol(), protocol(p).title()));
+        plans.waiting().forEach(p -> titles.put(p.protocol(), plans.protocol(p).title()));
         model.addAttribute("titles", titles);
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
@@ -298,7 +298,7 @@ class PlanController {
     }
 
     private String showStick(PlanView plan, StockPlantView plant, Model model) {
-        Protocol protocol = protocol(plan);
+        Protocol protocol = plans.protocol(plan);
         Set<String> treatments = new LinkedHashSet<>(protocol.treatment());
         treatments.addAll(StickForm.TREATMENTS);
         model.addAttribute("plan", plan);
@@ -310,11 +310,5 @@ class PlanController {
         model.addAttribute("places", stock.places());
         model.addAttribute("cautions", guide.cautions(plant.plant().group(), protocol));
         return "plan/stick";
-    }
-
-    private Protocol protocol(PlanView plan) {
-        return protocols
-                .version(plan.protocol(), plan.protocolVersion())
-                .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
     }
 }

@@ -16,7 +16,6 @@ import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -189,23 +188,27 @@ public class Plans {
         return String.join(" ", words);
     }
 
-    /** Young plants that a plan not yet stuck will have given by a day, started on its day or today. */
+    /** Young plants that a plan not yet stuck will have given by a day, started on its day or today, from its stock plant. */
     @Transactional(readOnly = true)
-    public Supply toCome(PlanView plan, LocalDate day) {
-        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        Protocol protocol = protocols
-                .version(plan.protocol(), plan.protocolVersion())
-                .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
-        LocalDate start = plan.startOn().isBefore(today.date()) ? today.date() : plan.startOn();
-        Outlook outlook = ways.outlook(protocol, plant);
+    public Supply toCome(PlanView plan, StockPlantView from, LocalDate day) {
+        Outlook outlook = ways.outlook(protocol(plan), from);
         return Supply.of(
-                outlook.readyBy(ways.setting(plant), start, day), plan.take(), outlook.output(), plan.piecesPerPot());
+                outlook.readyBy(ways.setting(from), startNow(plan), day),
+                plan.take(),
+                outlook.output(),
+                plan.piecesPerPot());
     }
 
-    /** The plans with these ids, whatever became of them. */
-    @Transactional(readOnly = true)
-    public List<PlanView> all(Collection<UUID> ids) {
-        return plans.findAllById(ids).stream().map(Plan::view).toList();
+    /** The protocol of a plan, in the version that it was made by. */
+    Protocol protocol(PlanView plan) {
+        return protocols
+                .version(plan.protocol(), plan.protocolVersion())
+                .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
+    }
+
+    /** The day on which a plan can start: its own or, once that has passed, today. */
+    LocalDate startNow(PlanView plan) {
+        return plan.startOn().isBefore(today.date()) ? today.date() : plan.startOn();
     }
 
     /** Commits so many pieces more by a way, started today, towards a number that is short. */

@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.Deeds;
+import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -53,8 +54,7 @@ class RescueController {
                 try {
                     model.addAttribute(
                             "choices",
-                            rescues.choices(
-                                    p, counts(sections, typed), percent(typed, "alone"), percent(typed, "cut")));
+                            rescues.choices(p, counts(sections, typed), number(typed, "alone"), number(typed, "cut")));
                 } catch (Problem wrong) {
                     model.addAttribute("wrong", wrong.field());
                     model.addAttribute("why", wrong.getMessage());
@@ -74,7 +74,7 @@ class RescueController {
             StockPlantView plant = stock.find(id)
                     .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
             List<Rescues.Choice> choices = rescues.choices(
-                    plant, counts(rescues.sections(plant), typed), percent(typed, "alone"), percent(typed, "cut"));
+                    plant, counts(rescues.sections(plant), typed), number(typed, "alone"), number(typed, "cut"));
             if (choice < 0 || choice >= choices.size()) {
                 throw new Problem("choice", "Choose one of the ways shown.");
             }
@@ -85,19 +85,13 @@ class RescueController {
 
     private static Map<Section, Integer> counts(List<Section> sections, Map<String, String> typed) {
         Map<Section, Integer> counts = new EnumMap<>(Section.class);
-        sections.forEach(s -> counts.put(s, number(typed.get(s.name()), 0, s.name())));
+        sections.forEach(s -> counts.put(s, number(typed, s.name())));
         return counts;
     }
 
-    private static int percent(Map<String, String> typed, String field) {
-        return number(typed.get(field), 0, field);
-    }
-
-    private static int number(String typed, int otherwise, String field) {
-        try {
-            return typed == null || typed.isBlank() ? otherwise : Integer.parseInt(typed.strip());
-        } catch (NumberFormatException e) {
-            throw new Problem(field, "“%s” is no whole number; give one.".formatted(typed));
-        }
+    /** What is typed into a field; nothing is none. */
+    private static int number(Map<String, String> typed, String field) {
+        Integer number = Figures.whole(field, typed.get(field));
+        return number == null ? 0 : number;
     }
 }

@@ -7,9 +7,6 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Section;
-import garden.vivarium.core.plan.Expected;
-import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.plan.ReadyChance;
 import garden.vivarium.core.plan.Rescue;
 import garden.vivarium.core.plan.Setting;
 import java.time.LocalDate;
@@ -18,7 +15,6 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -112,11 +108,8 @@ class Rescues {
         List<Rescue.Open> open = new ArrayList<>();
         Setting setting = ways.setting(plant);
         for (Protocol p : protocols.suiting(plant.plant().group())) {
-            Outlook outlook = ways.outlook(p, plant);
-            LocalDate stuck = today.date().plusDays(outlook.callusDays());
-            double thinning = outlook.season().thinning(stuck, setting.climate(), setting.hemisphere());
-            open.add(
-                    new Rescue.Open(p.title(), section(p), ReadyChance.withUnlimitedTime(outlook.nextBatch(thinning))));
+            open.add(new Rescue.Open(
+                    p.key(), p.title(), section(p), ways.outlook(p, plant).readyInTheEnd(setting, today.date())));
         }
         return open;
     }
@@ -129,30 +122,13 @@ class Rescues {
     @Transactional
     int commit(StockPlantView plant, Rescue rescue) {
         Setting setting = ways.setting(plant);
-        int made = 0;
         for (Rescue.Share share : rescue.shares()) {
-            Optional<Protocol> way = protocols.suiting(plant.plant().group()).stream()
-                    .filter(p -> p.title().equals(share.way()))
-                    .findFirst();
-            if (way.isPresent()) {
-                Outlook outlook = ways.outlook(way.get(), plant);
-                LocalDate stuck = today.date().plusDays(outlook.callusDays());
-                Expected expected = Expected.of(
-                        outlook,
-                        today.date(),
-                        outlook.season().slowing(stuck, setting.climate(), setting.hemisphere()));
-                plans.commit(PlanForm.of(
-                        plant.id(),
-                        1,
-                        expected.end().plusDays(1),
-                        SURE,
-                        today.date(),
-                        way.get().key(),
-                        share.pieces(),
-                        "rescue"));
-                made++;
-            }
+            Protocol way = protocols.current(share.key()).orElseThrow();
+            LocalDate settled =
+                    ways.outlook(way, plant).expected(setting, today.date()).end();
+            plans.commit(PlanForm.of(
+                    plant.id(), 1, settled.plusDays(1), SURE, today.date(), way.key(), share.pieces(), "rescue"));
         }
-        return made;
+        return rescue.shares().size();
     }
 }

@@ -2,17 +2,12 @@ package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.ToCome;
-import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Expected;
-import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.plan.Setting;
-import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.plan.TraySpace;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -22,6 +17,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,18 +32,16 @@ class Space {
     private static final int LATE = 7;
 
     private final ToCome toCome;
-    private final PlanRepository plans;
+    private final Plans plans;
     private final Ways ways;
-    private final Protocols protocols;
     private final Stock stock;
     private final Says says;
     private final Today today;
 
-    Space(ToCome toCome, PlanRepository plans, Ways ways, Protocols protocols, Stock stock, Says says, Today today) {
+    Space(ToCome toCome, Plans plans, Ways ways, Stock stock, Says says, Today today) {
         this.toCome = toCome;
         this.plans = plans;
         this.ways = ways;
-        this.protocols = protocols;
         this.stock = stock;
         this.says = says;
         this.today = today;
@@ -142,10 +137,11 @@ class Space {
     private Map<UUID, List<TraySpace.Stay>> stays(UUID without) {
         Map<UUID, List<TraySpace.Stay>> stays = new HashMap<>();
         toCome.sources().stream().filter(s -> s.batch().closedOn() == null).forEach(s -> running(s, stays));
-        plans.findByStateOrderByStartOn(PlanState.PLANNED).stream()
-                .map(Plan::view)
+        Map<UUID, StockPlantView> parents =
+                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
+        plans.waiting().stream()
                 .filter(p -> !p.id().equals(without))
-                .forEach(p -> planned(p, stays));
+                .forEach(p -> planned(p, parents.get(p.stockPlantId()), stays));
         return stays;
     }
 
@@ -176,19 +172,11 @@ class Space {
         }
     }
 
-    private void planned(PlanView p, Map<UUID, List<TraySpace.Stay>> stays) {
-        StockPlantView plant = stock.find(p.stockPlantId()).orElseThrow();
-        Protocol protocol = protocols.version(p.protocol(), p.protocolVersion()).orElseThrow();
-        Outlook outlook = ways.outlook(protocol, plant);
-        Setting setting = ways.setting(plant);
-        LocalDate start = p.startOn().isBefore(today.date()) ? today.date() : p.startOn();
-        LocalDate stuck = start.plusDays(outlook.callusDays());
-        Expected expected =
-                Expected.of(outlook, start, outlook.season().slowing(stuck, setting.climate(), setting.hemisphere()));
-        Supply young =
-                Supply.of(outlook.readyBy(setting, start, p.due()), p.take(), outlook.output(), p.piecesPerPot());
-        stays("plan of " + says.day(p.startOn()), expected, p.take(), (int) Math.round(young.mean()))
-                .forEach(s -> add(stays, plant.place().id(), s));
+    private void planned(PlanView p, StockPlantView from, Map<UUID, List<TraySpace.Stay>> stays) {
+        Expected expected = ways.outlook(plans.protocol(p), from).expected(ways.setting(from), plans.startNow(p));
+        int pots = (int) Math.round(plans.toCome(p, from, p.due()).mean());
+        stays("plan of " + says.day(p.startOn()), expected, p.take(), pots)
+                .forEach(s -> add(stays, from.place().id(), s));
     }
 
     private static void add(Map<UUID, List<TraySpace.Stay>> stays, UUID place, TraySpace.Stay stay) {

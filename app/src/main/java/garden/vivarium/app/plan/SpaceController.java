@@ -1,7 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.stock.Stock;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -35,18 +35,8 @@ class SpaceController {
     @PostMapping("/{place}")
     String holds(@PathVariable UUID place, @RequestParam(required = false) String trays, RedirectAttributes next) {
         return Deeds.tell(next, "/plan/space", () -> {
-            stock.holds(place, number(trays));
+            stock.holds(place, Figures.decimal("trays", trays));
             return "Written down.";
         });
-    }
-
-    private static Double number(String typed) {
-        try {
-            return typed == null || typed.isBlank()
-                    ? null
-                    : Double.valueOf(typed.strip().replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new Problem("trays", "“%s” is no number of trays; give one, as 6 or 2.5.".formatted(typed));
-        }
     }
 }

@@ -1,14 +1,11 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Materials;
 import garden.vivarium.core.measure.Mix;
-import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.plan.TraySpace;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -16,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -30,15 +28,11 @@ public class Stores {
 
     private final ShedItemRepository shed;
     private final Plans plans;
-    private final Ways ways;
-    private final Protocols protocols;
     private final Stock stock;
 
-    Stores(ShedItemRepository shed, Plans plans, Ways ways, Protocols protocols, Stock stock) {
+    Stores(ShedItemRepository shed, Plans plans, Stock stock) {
         this.shed = shed;
         this.plans = plans;
-        this.ways = ways;
-        this.protocols = protocols;
         this.stock = stock;
     }
 
@@ -80,18 +74,12 @@ public class Stores {
     List<Row> rows() {
         Map<String, ShedItem> kept = kept();
         List<Materials.Need> needs = new ArrayList<>();
+        Map<UUID, StockPlantView> parents =
+                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         for (PlanView plan : plans.waiting()) {
-            StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-            Protocol p =
-                    protocols.version(plan.protocol(), plan.protocolVersion()).orElseThrow();
-            Outlook outlook = ways.outlook(p, plant);
-            int pots = Supply.of(
-                            outlook.readyBy(ways.setting(plant), plan.startOn(), plan.due()),
-                            plan.take(),
-                            outlook.output(),
-                            plan.piecesPerPot())
+            int pots = plans.toCome(plan, parents.get(plan.stockPlantId()), plan.due())
                     .surely(MANY_POTS);
-            needs.addAll(needs(p, plan.take(), pots));
+            needs.addAll(needs(plans.protocol(plan), plan.take(), pots));
         }
         List<Row> rows = new ArrayList<>();
         List<Materials.Need> all = Materials.together(byRecipe(needs, kept));

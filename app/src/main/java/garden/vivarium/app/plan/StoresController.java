@@ -1,7 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Figures;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,16 +47,11 @@ class StoresController {
         return Deeds.tell(
                 next,
                 "/plan/materials",
-                () -> stores.keep(name, number("there", there), number("pack", pack), number("price", price), recipe));
-    }
-
-    private static Double number(String field, String typed) {
-        try {
-            return typed == null || typed.isBlank()
-                    ? null
-                    : Double.valueOf(typed.strip().replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new Problem(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
-        }
+                () -> stores.keep(
+                        name,
+                        Figures.decimal("there", there),
+                        Figures.decimal("pack", pack),
+                        Figures.decimal("price", price),
+                        recipe));
     }
 }

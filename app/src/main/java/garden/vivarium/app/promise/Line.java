@@ -50,7 +50,7 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
 
         /** Whether the chance is below what was asked. A name that waits without a day is never short. */
         public boolean isShort() {
-            return promise.due() != null && chance < promise.confidence();
+            return promise.isShortAt(chance);
         }
     }
 

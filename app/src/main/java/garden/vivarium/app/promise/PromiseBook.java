@@ -99,6 +99,23 @@ public class PromiseBook {
         return promises.lastNot(PromiseState.OPEN).stream().map(Promise::view).toList();
     }
 
+    /** One promise as it stands; empty where it is no longer owed. */
+    @Transactional(readOnly = true)
+    Optional<Line.Judged> judged(UUID promise) {
+        Ledger ledger = new Ledger();
+        return ledger.owed(promise).map(ledger::judge);
+    }
+
+    /** The first in line for a plant that draws on less than is owed, with how many it lacks. */
+    @Transactional(readOnly = true)
+    Optional<String> nextInLine(UUID plant) {
+        Ledger ledger = new Ledger();
+        return ledger.open.getOrDefault(plant, List.of()).stream()
+                .filter(p -> ledger.uncovered(p) > 0)
+                .findFirst()
+                .map(p -> "%s, %d".formatted(p.who(), ledger.uncovered(p)));
+    }
+
     /**
      * What a promise could draw on beyond what is promised already: as many as come by its day every second time, the first
      * ready first.
@@ -117,10 +134,7 @@ public class PromiseBook {
      */
     int shortBy(UUID promise) {
         Ledger ledger = new Ledger();
-        return ledger.open.values().stream()
-                .flatMap(List::stream)
-                .filter(p -> p.id().equals(promise))
-                .findFirst()
+        return ledger.owed(promise)
                 .map(p -> {
                     Supply own = ledger.shares(p);
                     return own.atLeast(p.owed()) >= p.confidence()
@@ -184,7 +198,7 @@ public class PromiseBook {
                                 null,
                                 "the plan of %s".formatted(says.day(plan.startOn())),
                                 "/plan/" + plan.id() + "/stick",
-                                day -> plans.toCome(plan, day)));
+                                day -> plans.toCome(plan, parent, day)));
             }
             List<Claim> found = claims.findAll();
             claimsOf = found.stream().collect(Collectors.groupingBy(Claim::promiseId));
@@ -221,6 +235,22 @@ public class PromiseBook {
 
         List<Line> lines() {
             return open.values().stream().map(this::line).toList();
+        }
+
+        Optional<PromiseView> owed(UUID promise) {
+            return open.values().stream()
+                    .flatMap(List::stream)
+                    .filter(p -> p.id().equals(promise))
+                    .findFirst();
+        }
+
+        /** Plants owed that draw on nothing that is still there. */
+        int uncovered(PromiseView promise) {
+            int covered = claimsOf.getOrDefault(promise.id(), List.of()).stream()
+                    .filter(c -> pool(c).isPresent())
+                    .mapToInt(c -> c.plants() - c.given())
+                    .sum();
+            return Math.max(0, promise.owed() - covered);
         }
 
         /** Promises alone, without what else there is to serve them. */
@@ -261,7 +291,6 @@ public class PromiseBook {
             Supply supply = Supply.none();
             List<Line.Drawn> drawn = new ArrayList<>();
             List<Working.Step> steps = new ArrayList<>();
-            int covered = 0;
             for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
                 Optional<Pool> pool = pool(c);
                 if (pool.isEmpty() || c.plants() == 0) {
@@ -269,7 +298,6 @@ public class PromiseBook {
                 }
                 Supply share = pool.get().share(c, day, true);
                 supply = supply.and(share);
-                covered += c.plants() - c.given();
                 drawn.add(new Line.Drawn(
                         c.getId(),
                         pool.get().words(),
@@ -295,15 +323,14 @@ public class PromiseBook {
                             promise.owed(),
                             promise.due() == null ? "" : " by " + says.day(promise.due()),
                             100 * chance)));
-            boolean isShort = promise.due() != null && chance < promise.confidence() && promise.owed() > 0;
             return new Line.Judged(
                     promise,
                     drawn,
                     chance,
                     supply.surely(SURE),
                     supply.surely(1 - SURE),
-                    Math.max(0, promise.owed() - covered),
-                    isShort && promise.due().isAfter(today.date())
+                    uncovered(promise),
+                    promise.isShortAt(chance) && promise.due().isAfter(today.date())
                             ? topUps.advise(new TopUps.Short(
                                     promise.plantId(),
                                     supply,

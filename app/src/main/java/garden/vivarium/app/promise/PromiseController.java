@@ -2,6 +2,7 @@ package garden.vivarium.app.promise;
 
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.platform.Deeds;
+import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.stock.Stock;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -46,7 +47,7 @@ class PromiseController {
             @RequestParam(required = false) String sure,
             RedirectAttributes next) {
         return Deeds.tell(next, "/promises", () -> {
-            promises.make(who, plant, number(plants), due, number(sure));
+            promises.make(who, plant, Figures.whole("plants", plants), due, Figures.whole("sure", sure));
             return "Promised.";
         });
     }
@@ -58,7 +59,7 @@ class PromiseController {
 
     @PostMapping("/shares/{id}/give")
     String give(@PathVariable UUID id, @RequestParam(required = false) String plants, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.give(id, number(plants)));
+        return Deeds.tell(next, "/promises", () -> promises.give(id, Figures.whole("plants", plants)));
     }
 
     @PostMapping("/shares/{id}/let-go")
@@ -84,14 +85,5 @@ class PromiseController {
                     "%d planned for it. Stick them when you are at the bench.".formatted(plan.take()),
                     "/plan/" + plan.id() + "/stick");
         });
-    }
-
-    /** A number as typed, or null where it is none: the service says what is wrong with that. */
-    private static Integer number(String typed) {
-        try {
-            return typed == null || typed.isBlank() ? null : Integer.valueOf(typed.strip());
-        } catch (NumberFormatException e) {
-            return -1;
-        }
     }
 }

@@ -28,6 +28,11 @@ public record PromiseView(
         return Math.max(0, plants - given);
     }
 
+    /** Whether a chance is below what was asked; a name that waits without a day is never short. */
+    boolean isShortAt(double chance) {
+        return due != null && chance < confidence;
+    }
+
     public boolean isOpen() {
         return state == PromiseState.OPEN;
     }

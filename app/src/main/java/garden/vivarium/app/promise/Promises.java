@@ -135,9 +135,13 @@ public class Promises {
     private int drawMargin(UUID id, PromiseView promise) {
         int margin = 0;
         for (PromiseBook.Offer offer : book.offers(promise)) {
+            int shortBy = book.shortBy(id);
+            if (shortBy == 0) {
+                break;
+            }
             // More of one batch than is owed in all would not make it surer.
             int useful = promise.owed() - offer.pool().drawnBy(id);
-            int less = Math.min(Math.min(offer.plants(), useful), book.shortBy(id));
+            int less = Math.min(Math.min(offer.plants(), useful), shortBy);
             if (less > 0) {
                 draw(id, offer.pool().planId(), offer.pool().batchId(), less);
                 margin += less;
@@ -201,13 +205,8 @@ public class Promises {
             c.letGo();
         }
         promise.drop(today.date());
-        String next = book.lines().stream()
-                .filter(l -> l.plant().equals(promise.view().plantId()))
-                .flatMap(l -> l.promises().stream())
-                .filter(j -> j.uncovered() > 0)
-                .findFirst()
-                .map(j ->
-                        " Next in line for them: %s, %d.".formatted(j.promise().who(), j.uncovered()))
+        String next = book.nextInLine(promise.view().plantId())
+                .map(" Next in line for them: %s."::formatted)
                 .orElse("");
         return "The promise to %s is dropped; %s free.%s"
                 .formatted(promise.view().who(), says.count(freed, "plant is", "plants are"), next);
@@ -243,11 +242,7 @@ public class Promises {
      */
     @Transactional
     public PlanView topUp(UUID id) {
-        Line.Judged judged = book.lines().stream()
-                .flatMap(l -> l.promises().stream())
-                .filter(j -> j.promise().id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new Missing("no such promise"));
+        Line.Judged judged = book.judged(id).orElseThrow(() -> new Missing("no such promise"));
         TopUps.Advice advice = judged.advice()
                 .orElseThrow(() -> new Problem(
                         "promise",
@@ -260,7 +255,7 @@ public class Promises {
         LocalDate due = judged.promise().due();
         PlanView plan = plans.topUp(advice, aim, due, judged.promise().confidence());
         // They are stuck for this promise: it draws on as many as may come, so that no later one takes its margin.
-        int may = plans.toCome(plan, due).surely(MAY_COME);
+        int may = plans.toCome(plan, advice.from(), due).surely(MAY_COME);
         draw(id, plan.id(), null, Math.max(aim, Math.min(judged.promise().owed(), may)));
         return plan;
     }

@@ -46,20 +46,7 @@ class PlannerServicesTest extends AtANursery {
 
     @Test
     void aSplitMakesTwoPlansThatStandForOneAim() {
-        PlanForm form = new PlanForm(
-                fuchsia.id(),
-                16,
-                1,
-                TODAY.plusDays(100),
-                80,
-                TODAY,
-                "tip-in-plugs",
-                null,
-                null,
-                null,
-                "tip-in-water",
-                5,
-                null);
+        PlanForm form = splitForm(5);
         run(() -> plans.commitSplit(form));
         List<PlanView> made = in(plans::waiting);
 
@@ -75,20 +62,7 @@ class PlannerServicesTest extends AtANursery {
 
     @Test
     void theSecondHalfMustStartBeforeTheDayDue() {
-        PlanForm form = new PlanForm(
-                fuchsia.id(),
-                16,
-                1,
-                TODAY.plusDays(100),
-                80,
-                TODAY,
-                "tip-in-plugs",
-                null,
-                null,
-                null,
-                "tip-in-water",
-                100,
-                null);
+        PlanForm form = splitForm(100);
         assertThatThrownBy(() -> in(() -> ways.split(fuchsia, form)))
                 .isInstanceOfSatisfying(
                         Problem.class, p -> assertThat(p.field()).isEqualTo("later"));
@@ -251,6 +225,23 @@ class PlannerServicesTest extends AtANursery {
         assertThat(outcome.came()).isZero();
         assertThat(outcome.met()).isFalse();
         assertThat(in(outcomes::book).ofPlans().orElseThrow().of()).isOne();
+    }
+
+    private PlanForm splitForm(int later) {
+        return new PlanForm(
+                fuchsia.id(),
+                16,
+                1,
+                TODAY.plusDays(100),
+                80,
+                TODAY,
+                "tip-in-plugs",
+                null,
+                null,
+                null,
+                "tip-in-water",
+                later,
+                null);
     }
 
     private Stores.Row row(String name) {

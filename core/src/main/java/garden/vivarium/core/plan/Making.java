@@ -1,6 +1,5 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 
 /**
@@ -25,14 +24,10 @@ public record Making(int pieces, YoungPlants youngPlants, Expected expected, boo
         if (pieces < 1) {
             throw new IllegalArgumentException("nothing is made of %d pieces".formatted(pieces));
         }
-        LocalDate stuck = start.plusDays(outlook.callusDays());
-        Season season = outlook.season();
-        double thinning = season.thinning(stuck, setting.climate(), setting.hemisphere());
-        double slowing = season.slowing(stuck, setting.climate(), setting.hemisphere());
         return new Making(
                 pieces,
-                YoungPlants.of(ReadyChance.withUnlimitedTime(outlook.nextBatch(thinning)), pieces, outlook.output(), 1),
-                Expected.of(outlook, start, slowing),
-                setting.inSeason(season, stuck));
+                YoungPlants.of(outlook.readyInTheEnd(setting, start), pieces, outlook.output(), 1),
+                outlook.expected(setting, start),
+                setting.inSeason(outlook.season(), outlook.stuckOn(start)));
     }
 }

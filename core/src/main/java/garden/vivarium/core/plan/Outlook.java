@@ -99,12 +99,36 @@ public record Outlook(
         return rate;
     }
 
+    /** Day 0 of pieces taken on a day. */
+    public LocalDate stuckOn(LocalDate start) {
+        return start.plusDays(callusDays());
+    }
+
+    /** The factor of the season on times, of pieces taken on a day. */
+    public double slowing(Setting setting, LocalDate start) {
+        return season.slowing(stuckOn(start), setting.climate(), setting.hemisphere());
+    }
+
+    /** The factor of the season on the strike rate, of pieces taken on a day. */
+    public double thinning(Setting setting, LocalDate start) {
+        return season.thinning(stuckOn(start), setting.climate(), setting.hemisphere());
+    }
+
+    /** The days on which the stages of pieces taken on a day are expected. */
+    public Expected expected(Setting setting, LocalDate start) {
+        return Expected.of(this, start, slowing(setting, start));
+    }
+
+    /** The chances of pieces taken on a day to be young plants in the end. */
+    public ReadyChance readyInTheEnd(Setting setting, LocalDate start) {
+        return ReadyChance.withUnlimitedTime(nextBatch(thinning(setting, start)));
+    }
+
     /** The chances of pieces taken on a day to be young plants by the day due. */
     public ReadyChance readyBy(Setting setting, LocalDate start, LocalDate due) {
-        LocalDate stuck = start.plusDays(callusDays());
-        double thinning = season.thinning(stuck, setting.climate(), setting.hemisphere());
-        double slowing = season.slowing(stuck, setting.climate(), setting.hemisphere());
         return ReadyChance.after(
-                nextBatch(thinning), ready.slowedBy(slowing), ChronoUnit.DAYS.between(stuck, due) - settleDays());
+                nextBatch(thinning(setting, start)),
+                ready.slowedBy(slowing(setting, start)),
+                ChronoUnit.DAYS.between(stuckOn(start), due) - settleDays());
     }
 }

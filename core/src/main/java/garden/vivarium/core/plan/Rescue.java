@@ -28,21 +28,23 @@ public record Rescue(List<Share> shares, double piecesLive, double plantLives) {
     /**
      * A way open to a kind of section.
      *
-     * @param way the way's name
+     * @param key the way's key
+     * @param way its name
      * @param section kind of section it takes
      * @param ready chance model of its pieces, with all the time they need
      */
-    public record Open(String way, Section section, ReadyChance ready) {}
+    public record Open(String key, String way, Section section, ReadyChance ready) {}
 
     /**
      * Pieces that go one way.
      *
-     * @param way the way's name
+     * @param key the way's key
+     * @param way its name
      * @param section the kind of section
      * @param pieces how many, 1 and up
      * @param noneLives the chance that none of them lives
      */
-    public record Share(String way, Section section, int pieces, double noneLives) {}
+    public record Share(String key, String way, Section section, int pieces, double noneLives) {}
 
     /**
      * The best spread.
@@ -70,7 +72,7 @@ public record Rescue(List<Share> shares, double piecesLive, double plantLives) {
         for (Map.Entry<Open, Integer> e : given.entrySet()) {
             double noneLives = none(e.getKey(), e.getValue());
             none *= noneLives;
-            shares.add(new Share(e.getKey().way(), e.getKey().section(), e.getValue(), noneLives));
+            shares.add(new Share(e.getKey().key(), e.getKey().way(), e.getKey().section(), e.getValue(), noneLives));
         }
         shares.sort(Comparator.comparingInt(Share::pieces).reversed());
         return new Rescue(shares, 1 - none, plantLives);

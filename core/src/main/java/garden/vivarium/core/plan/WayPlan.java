@@ -193,7 +193,7 @@ public final class WayPlan {
 
     /** The days on which the stages are expected when starting on the start day. */
     public Expected expected() {
-        return Expected.of(outlook, start, slowing(start));
+        return outlook.expected(setting, start);
     }
 
     public Outlook outlook() {
@@ -293,14 +293,14 @@ public final class WayPlan {
     }
 
     private LocalDate stuckOn(LocalDate day) {
-        return day.plusDays(outlook.callusDays());
+        return outlook.stuckOn(day);
     }
 
     double slowing(LocalDate day) {
-        return outlook.season().slowing(stuckOn(day), setting.climate(), setting.hemisphere());
+        return outlook.slowing(setting, day);
     }
 
     double thinning(LocalDate day) {
-        return outlook.season().thinning(stuckOn(day), setting.climate(), setting.hemisphere());
+        return outlook.thinning(setting, day);
     }
 }

@@ -20,24 +20,7 @@ public record YoungPlants(int tenth, int middle, int ninetieth) {
      * @param perPot pieces to a young plant's pot, 1 and up
      */
     static YoungPlants of(ReadyChance ready, int pieces, OutputRatio output, int perPot) {
-        return new YoungPlants(
-                exceeded(ready, pieces, output, 0.9) / perPot,
-                exceeded(ready, pieces, output, 0.5) / perPot,
-                exceeded(ready, pieces, output, 0.1) / perPot);
-    }
-
-    /** The largest number whose chance of at least so many is not below the chance given. */
-    private static int exceeded(ReadyChance ready, int pieces, OutputRatio output, double chance) {
-        int low = 0;
-        int high = pieces * output.chances().size() + 1;
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            if (ready.atLeast(middle, pieces, output) >= chance) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return low;
+        Supply supply = Supply.of(ready, pieces, output, perPot);
+        return new YoungPlants(supply.surely(0.9), supply.surely(0.5), supply.surely(0.1));
     }
 }

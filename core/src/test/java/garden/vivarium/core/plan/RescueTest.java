@@ -70,6 +70,6 @@ class RescueTest {
     }
 
     private static Rescue.Open open(String way, Section section, double a, double b) {
-        return new Rescue.Open(way, section, ReadyChance.withUnlimitedTime(new NextBatch(a, b)));
+        return new Rescue.Open(way, way, section, ReadyChance.withUnlimitedTime(new NextBatch(a, b)));
     }
 }

@@ -1,0 +1,35 @@
+package garden.vivarium.app.platform;
+
+/** Numbers as typed into the small forms: nothing typed is null, and what is no number is refused by its field. */
+public final class Figures {
+
+    private Figures() {}
+
+    /**
+     * A whole number.
+     *
+     * @throws Problem if something else is typed
+     */
+    public static Integer whole(String field, String typed) {
+        try {
+            return typed == null || typed.isBlank() ? null : Integer.valueOf(typed.strip());
+        } catch (NumberFormatException e) {
+            throw new Problem(field, "“%s” is no whole number; give one, as 12.".formatted(typed));
+        }
+    }
+
+    /**
+     * A number with decimals, after a point or a comma.
+     *
+     * @throws Problem if something else is typed
+     */
+    public static Double decimal(String field, String typed) {
+        try {
+            return typed == null || typed.isBlank()
+                    ? null
+                    : Double.valueOf(typed.strip().replace(',', '.'));
+        } catch (NumberFormatException e) {
+            throw new Problem(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package garden.vivarium.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.OutputRatio;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.Hemisphere;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What a start on a day means is said in one place, and plans, makings and young plants agree with it. */
+class OutlookTest {
+
+    private static final Guide GUIDE = Guide.load();
+    private static final Setting HOUSE = new Setting(Climate.HEATED, Hemisphere.NORTH);
+    private static final LocalDate APRIL = LocalDate.of(2026, 4, 1);
+    private static final LocalDate DECEMBER = LocalDate.of(2026, 12, 1);
+
+    static Stream<Protocol> everyProtocol() {
+        return GUIDE.protocols().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyProtocol")
+    void aPlanAndItsOutlookGiveOneChance(Protocol protocol) {
+        Outlook outlook = Outlook.ofGuide(protocol, 0.08);
+        for (LocalDate start : new LocalDate[] {APRIL, DECEMBER}) {
+            LocalDate due = start.plusDays(160);
+            WayPlan plan = WayPlan.of(outlook, new Aim(8, 1, due, 0.9), HOUSE, OptionalInt.of(40), start);
+
+            assertThat(outlook.readyBy(HOUSE, start, due).atLeast(8, 30, outlook.output()))
+                    .isCloseTo(plan.chance(30), within(1e-12));
+            assertThat(outlook.expected(HOUSE, start)).isEqualTo(plan.expected());
+        }
+    }
+
+    @Test
+    void inTheEndIsNeverLessThanByADay() {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
+        double end = outlook.readyInTheEnd(HOUSE, APRIL).atLeast(15, 24);
+
+        assertThat(outlook.readyBy(HOUSE, APRIL, APRIL.plusDays(50)).atLeast(15, 24))
+                .isLessThan(end);
+        assertThat(outlook.readyBy(HOUSE, APRIL, APRIL.plusDays(900)).atLeast(15, 24))
+                .isCloseTo(end, within(1e-4));
+    }
+
+    @Test
+    void outOfSeasonIsSlowerAndPoorerAndUnderLampsThereIsNone() {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
+
+        assertThat(outlook.slowing(HOUSE, APRIL)).isEqualTo(1);
+        assertThat(outlook.slowing(HOUSE, DECEMBER)).isGreaterThan(1);
+        assertThat(outlook.thinning(HOUSE, DECEMBER)).isLessThan(1);
+        assertThat(outlook.thinning(new Setting(Climate.LIT, Hemisphere.NORTH), DECEMBER))
+                .isEqualTo(1);
+    }
+
+    @Test
+    void dayNoughtIsAfterTheWoundsHaveDried() {
+        Outlook pads = Outlook.ofGuide(GUIDE.protocol("pad-in-grit").orElseThrow(), 0.08);
+
+        assertThat(pads.stuckOn(APRIL)).isEqualTo(APRIL.plusDays(pads.callusDays()));
+        assertThat(pads.callusDays()).isPositive();
+    }
+
+    /** The number that comes with a chance or a greater one is the last whose tail is not below it. */
+    @ParameterizedTest
+    @CsvSource({"20, 1, false", "20, 3, false", "35, 1, true", "35, 2, true", "0, 1, false"})
+    void youngPlantsAgreeWithTheTails(int pieces, int perPot, boolean several) {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
+        OutputRatio output = several ? new OutputRatio(List.of(0.5, 0.3, 0.2)) : OutputRatio.one();
+        ReadyChance ready = outlook.readyBy(HOUSE, APRIL, APRIL.plusDays(60));
+        YoungPlants young = YoungPlants.of(ready, pieces, output, perPot);
+
+        assertEnough(ready, pieces, output, perPot, young.tenth(), 0.9);
+        assertEnough(ready, pieces, output, perPot, young.middle(), 0.5);
+        assertEnough(ready, pieces, output, perPot, young.ninetieth(), 0.1);
+    }
+
+    private static void assertEnough(
+            ReadyChance ready, int pieces, OutputRatio output, int perPot, int pots, double chance) {
+        assertThat(ready.atLeast(pots * perPot, pieces, output)).isGreaterThanOrEqualTo(chance - 1e-9);
+        assertThat(ready.atLeast((pots + 1) * perPot, pieces, output)).isLessThan(chance);
+    }
+}
