@@ -5,6 +5,7 @@ import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.timing.BatchCode;
+import garden.vivarium.core.timing.SeasonFactors;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -90,7 +91,7 @@ class Batch extends NurseryRow {
 
     protected Batch() {}
 
-    Batch(BatchCode code, NewBatch b, String outlook, double slowing, double thinning, boolean asleep) {
+    Batch(BatchCode code, NewBatch b, String outlook, SeasonFactors season, boolean asleep) {
         this.code = code.toString();
         this.codeYear = code.year();
         this.codeWeek = code.week();
@@ -126,8 +127,8 @@ class Batch extends NurseryRow {
         this.hunch = b.hunch();
         this.minutes = b.minutes();
         this.outlook = outlook;
-        this.slowing = slowing;
-        this.thinning = thinning;
+        this.slowing = season.slower();
+        this.thinning = season.poorer();
     }
 
     /** The wounds have dried: day 0 is known, and how many came through. */
@@ -260,8 +261,7 @@ class Batch extends NurseryRow {
                 piecesPerPot,
                 hunch,
                 minutes,
-                slowing,
-                thinning,
+                new SeasonFactors(slowing, thinning),
                 new Counts(stuck == null ? 0 : stuck, firstSign, ready, lost, sent, lostReady),
                 moved,
                 settled,

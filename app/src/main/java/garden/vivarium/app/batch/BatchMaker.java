@@ -45,8 +45,7 @@ class BatchMaker {
                 nextCode(dayNought),
                 wanted,
                 outlooks.write(outlook),
-                outlook.season().slowing(dayNought, climate, hemisphere),
-                outlook.season().thinning(dayNought, climate, hemisphere),
+                outlook.season().factors(dayNought, climate, hemisphere),
                 asleep));
     }
 

@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.MilestoneSigns;
@@ -15,7 +16,6 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.PieceCode;
-import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -42,6 +42,8 @@ public class BatchReads {
     private final Histories histories;
     private final OutlookText outlooks;
     private final TaskFinder finder;
+    private final Running running;
+    private final StandingWords standing;
     private final Stages stages;
     private final GuideLookup lookup;
     private final Stock stock;
@@ -55,6 +57,8 @@ public class BatchReads {
             Histories histories,
             OutlookText outlooks,
             TaskFinder finder,
+            Running running,
+            StandingWords standing,
             Stages stages,
             GuideLookup lookup,
             Stock stock,
@@ -66,6 +70,8 @@ public class BatchReads {
         this.histories = histories;
         this.outlooks = outlooks;
         this.finder = finder;
+        this.running = running;
+        this.standing = standing;
         this.stages = stages;
         this.lookup = lookup;
         this.stock = stock;
@@ -73,12 +79,12 @@ public class BatchReads {
         this.today = today;
     }
 
-    /** A batch in a list: its place, ribbon, tasks, and whether it is behind. */
-    public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Behind> behind) {
+    /** A batch in a list: its place, ribbon, tasks, and how it stands beside its usual, once a look could know. */
+    public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Standing> standing) {
 
         /** Whether it has been found behind its usual. */
         public boolean isBehind() {
-            return behind.map(Behind::isBehind).orElse(false);
+            return standing.map(Standing::isAlarm).orElse(false);
         }
     }
 
@@ -169,7 +175,8 @@ public class BatchReads {
                 lookup.protocol(row.batch()),
                 lookup.method(batch.method()),
                 lookup.signs(row.batch()),
-                stages.clock(row.batch(), stages.said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of())));
+                stages.clock(row.batch(), stages.said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of())),
+                running.toCome(row.batch(), ready));
     }
 
     /** Every batch of the nursery, as a family needs it. */
@@ -236,6 +243,9 @@ public class BatchReads {
         Map<UUID, List<TallyRow>> counted =
                 tallies.findByBatchIdIn(ids).stream().collect(Collectors.groupingBy(TallyRow::batchId));
         Map<UUID, List<StageClock.Said>> said = stages.said(ids);
+        Map<UUID, Histories.AsKnown> looks = histories.asKnown(found.stream()
+                .filter(b -> isWatched(b.view()) && !finder.isJudged(b.view()))
+                .toList());
         List<Row> rows = new ArrayList<>();
         for (Batch batch : found) {
             BatchView view = batch.view();
@@ -243,22 +253,24 @@ public class BatchReads {
             List<TallyRow> own = counted.getOrDefault(batch.getId(), List.of());
             Tallies ready = of(own, Milestone.READY);
             List<PottingView> moved = moves.getOrDefault(batch.getId(), List.of());
+            boolean runs = view.closedOn() == null;
+            Optional<RunningBatch> now = runs ? running.now(view, ready) : Optional.empty();
             TaskFinder.Known known = new TaskFinder.Known(
                     view,
                     outlook,
                     ready,
+                    now,
                     moved.stream().filter(m -> m.settled() == null).toList(),
                     moved.isEmpty() ? null : moved.get(moved.size() - 1).movedOn(),
-                    view.closedOn() == null
-                            ? stages.clock(view, said.getOrDefault(view.id(), List.of()))
-                            : Optional.empty());
+                    runs ? stages.clock(view, said.getOrDefault(view.id(), List.of())) : Optional.empty());
             rows.add(new Row(
                     view,
                     places.get(view.placeId()),
                     ribbon(view, outlook, of(own, Milestone.FIRST_SIGN), ready, moved),
-                    view.closedOn() == null ? finder.tasks(known) : List.of(),
-                    view.closedOn() == null && view.isStuck() && !view.isAsleep()
-                            ? finder.behind(known)
+                    runs ? finder.tasks(known) : List.of(),
+                    isWatched(view)
+                            ? finder.behind(view, outlook, () -> looks.get(view.id()))
+                                    .map(judged -> standing.of(judged, lookup.method(view.method())))
                             : Optional.empty()));
         }
         rows.sort(Comparator.comparing((Row r) -> r.place().walkOrder())
@@ -266,6 +278,11 @@ public class BatchReads {
                 .thenComparing(r -> r.batch().takenOn())
                 .thenComparing(r -> r.batch().code()));
         return rows;
+    }
+
+    /** Whether it is judged against its usual. */
+    private static boolean isWatched(BatchView batch) {
+        return batch.closedOn() == null && batch.isStuck() && !batch.isAsleep();
     }
 
     private Ribbon ribbon(BatchView b, Outlook outlook, Tallies firstSign, Tallies ready, List<PottingView> moved) {

@@ -49,13 +49,17 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code limit :most")
     List<Batch> lastClosed(int most);
 
+    @Query("select b.id from Batch b where b.stuckOn is not null")
+    List<UUID> stuck();
+
     @Query("select count(b) from Batch b where b.closedOn is not null")
     long countClosed();
 
     /** What evidence needs of each batch, without its longer texts. */
     @Query(
             "select b.id as id, b.changes as changes, b.plantName as plant, b.plantGroup as plantGroup, b.method as method,"
-                    + " b.medium as medium, b.treatment as treatment, b.stuck as stuck, b.sent as sent, b.clockOn as stuckOn"
+                    + " b.medium as medium, b.treatment as treatment, b.stuck as stuck, b.taken as taken, b.takenOn as takenOn, b.stuckOn as stuckOn,"
+                    + " b.slowing as slower, b.thinning as poorer, b.closedOn as closedOn"
                     + " from Batch b where b.clockOn is not null")
     List<EvidenceRow> forEvidence();
 
@@ -128,8 +132,16 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
         int getStuck();
 
-        int getSent();
+        int getTaken();
+
+        LocalDate getTakenOn();
 
         LocalDate getStuckOn();
+
+        double getSlower();
+
+        double getPoorer();
+
+        LocalDate getClosedOn();
     }
 }

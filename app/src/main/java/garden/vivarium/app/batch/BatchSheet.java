@@ -22,7 +22,8 @@ public record BatchSheet(
         Optional<Protocol> protocol,
         Method method,
         MilestoneSigns signs,
-        Optional<StageClock> stages) {
+        Optional<StageClock> stages,
+        Optional<StillToCome> toCome) {
 
     public BatchView batch() {
         return row.batch();

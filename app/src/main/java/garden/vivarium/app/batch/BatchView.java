@@ -5,6 +5,7 @@ import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
@@ -42,8 +43,7 @@ public record BatchView(
         int piecesPerPot,
         Integer hunch,
         Integer minutes,
-        double slowing,
-        double thinning,
+        SeasonFactors season,
         Counts counts,
         int moved,
         int settled,
@@ -89,9 +89,10 @@ public record BatchView(
 
     /** The days on which its stages are expected; of what sleeps, as if it woke today. */
     Expected expected(Outlook outlook, LocalDate today) {
-        return isStuck()
-                ? Expected.of(outlook, takenOn, isAsleep() && today.isAfter(stuckOn) ? today : dayNought(), slowing)
-                : Expected.of(outlook, takenOn, slowing);
+        LocalDate stuck = !isStuck()
+                ? takenOn.plusDays(outlook.callusDays())
+                : isAsleep() && today.isAfter(stuckOn) ? today : dayNought();
+        return Expected.of(outlook, outlook.in(season), takenOn, stuck);
     }
 
     /** What goes on the label: plant, date, code. */

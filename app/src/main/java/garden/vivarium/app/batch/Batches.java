@@ -5,10 +5,13 @@ import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.watch.GiveUp;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -30,6 +33,7 @@ public class Batches {
     private final CheckBook book;
     private final Histories histories;
     private final Evidence evidence;
+    private final Running running;
     private final GuideLookup lookup;
     private final Stages stages;
     private final Protocols protocols;
@@ -43,6 +47,7 @@ public class Batches {
             CheckBook book,
             Histories histories,
             Evidence evidence,
+            Running running,
             GuideLookup lookup,
             Stages stages,
             Protocols protocols,
@@ -54,6 +59,7 @@ public class Batches {
         this.book = book;
         this.histories = histories;
         this.evidence = evidence;
+        this.running = running;
         this.lookup = lookup;
         this.stages = stages;
         this.protocols = protocols;
@@ -279,7 +285,10 @@ public class Batches {
         return batch.view();
     }
 
-    /** Gives up what still stands with nothing: lost as stalled. */
+    /**
+     * Gives up what still stands with nothing, as stalled: those pieces that hardly ever come now, by how the batch has gone, or
+     * all that wait where that can be said of none.
+     */
     @Transactional
     public BatchView giveUp(String code, LocalDate day) {
         Batch batch = batch(code);
@@ -287,11 +296,20 @@ public class Batches {
         if (counts.pending() == 0) {
             return batch.view();
         }
-        List<PieceView> pieces = histories.replay(batch, histories.log(batch)).pieces();
+        BatchHistory history = histories.replay(batch, histories.log(batch));
+        GiveUp proposed = running.now(batch.view(), history.tallies(Milestone.READY))
+                .map(GiveUp::of)
+                .filter(g -> g.pieces() > 0)
+                .orElse(null);
+        List<PieceView> stalling = history.pieces().stream()
+                .filter(p -> !p.state().isEnd() && !p.wasReady())
+                .filter(p -> proposed == null || proposed.isProposed(p.knownNotReadyOn()))
+                .toList();
         // Where counts were given to anonymous pieces, nobody knows which ones still stand: then the rest goes by
         // count.
-        boolean known = batch.view().isTray() && pieces.stream().noneMatch(PieceView::byCount);
-        return look(code, known ? StalledLook.ofPieces(pieces, day) : StalledLook.ofCount(counts, day));
+        boolean known = batch.view().isTray() && history.pieces().stream().noneMatch(PieceView::byCount);
+        return look(
+                code, known ? StalledLook.ofPieces(stalling, day) : StalledLook.ofCount(counts, stalling.size(), day));
     }
 
     /** A look that found nothing changed: the counts as they were. */

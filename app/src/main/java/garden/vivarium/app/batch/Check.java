@@ -31,6 +31,7 @@ class Check extends NurseryRow {
     private Integer lost;
     private Integer sent;
     private Integer youngPlants;
+    private boolean gaveUp;
     private String note;
     private String personName;
     private Instant madeAt;
@@ -56,6 +57,7 @@ class Check extends NurseryRow {
             this.lost = c.counts().lost();
             this.sent = c.counts().sent();
             this.youngPlants = c.counts().youngPlants();
+            this.gaveUp = c.counts().gaveUp();
         }
     }
 
@@ -90,7 +92,7 @@ class Check extends NurseryRow {
                 getId(),
                 lookedOn,
                 look,
-                new LookCommand.Counted(firstSign, ready, lost, sent, youngPlants),
+                new LookCommand.Counted(firstSign, ready, lost, sent, youngPlants, gaveUp),
                 note,
                 null);
     }

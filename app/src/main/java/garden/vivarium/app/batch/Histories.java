@@ -1,6 +1,7 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.ShownTable;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
@@ -17,6 +18,7 @@ import garden.vivarium.core.looks.Reading;
 import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
@@ -24,10 +26,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.SortedMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -98,12 +103,17 @@ class Histories {
             return new Look.ByPiece(
                     day,
                     c.pieces().stream()
-                            .map(p -> new Reading(p.piece(), p.look(), p.state(), Optional.ofNullable(p.firmness())))
+                            .map(p -> new Reading(
+                                    p.piece(),
+                                    p.look(),
+                                    p.state(),
+                                    Optional.ofNullable(p.cause()),
+                                    Optional.ofNullable(p.firmness())))
                             .toList());
         }
         LookCommand.Counted n = c.counts();
         OptionalInt firstSign = n.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(n.firstSign());
-        return new Look.ByCount(day, c.look(), firstSign, n.ready(), n.lost(), n.sent());
+        return new Look.ByCount(day, c.look(), firstSign, n.ready(), n.lost(), n.sent(), n.gaveUp());
     }
 
     MilestoneSigns signs(Batch batch) {
@@ -135,11 +145,7 @@ class Histories {
         List<Check> standing = log.standing();
         MilestoneSigns signs = signs(batch);
         BatchHistory history = replay(batch, log);
-        Tallies ready = history.tallies(Milestone.READY);
-        store(batch, Milestone.READY, ready);
-        if (signs.firstSign().isPresent()) {
-            store(batch, Milestone.FIRST_SIGN, history.tallies(Milestone.FIRST_SIGN));
-        }
+        Tallies ready = store(batch, history);
         LocalDate last = standing.stream()
                 .map(Check::lookedOn)
                 .max(Comparator.naturalOrder())
@@ -157,6 +163,43 @@ class Histories {
         batch.closed(isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
     }
 
+    /** Makes the tallies of a batch anew, and nothing else of it: for those that an earlier version kept in another form. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void retell(Batch batch) {
+        tallies.forget(batch.getId());
+        store(batch, replay(batch, log(batch)));
+    }
+
+    /**
+     * What was known of batches by each look that could know.
+     *
+     * @param ready tallies of ready by day of the look
+     * @param firstSign the same of first sign; empty where there is none
+     */
+    record AsKnown(SortedMap<Integer, Tallies> ready, SortedMap<Integer, Tallies> firstSign) {}
+
+    /** What was known of stuck batches by each of their looks, read at once. */
+    Map<UUID, AsKnown> asKnown(List<Batch> batches) {
+        List<UUID> ids = batches.stream().map(Batch::getId).toList();
+        Map<UUID, List<Check>> ofBatch = checks.ofBatches(ids).stream()
+                .filter(c -> !c.isWithdrawn())
+                .collect(Collectors.groupingBy(Check::batchId));
+        Map<UUID, List<PieceReading>> ofCheck =
+                readings.ofBatches(ids).stream().collect(Collectors.groupingBy(PieceReading::checkId));
+        Map<UUID, AsKnown> known = new HashMap<>();
+        for (Batch b : batches) {
+            BatchHistory history = replay(b, new CheckLog(ofBatch.getOrDefault(b.getId(), List.of()), ofCheck));
+            known.put(
+                    b.getId(),
+                    new AsKnown(
+                            history.asKnown(Milestone.READY),
+                            signs(b).firstSign().isEmpty()
+                                    ? Collections.emptySortedMap()
+                                    : history.asKnown(Milestone.FIRST_SIGN)));
+        }
+        return known;
+    }
+
     /** What the guide expects of a way that has no protocol of its own. */
     Outlook guideOutlook(String method, String medium, String group) {
         Optional<Protocol> nearest = guide.nearest(method, medium, group);
@@ -164,14 +207,15 @@ class Histories {
             return Outlook.ofGuide(nearest.get(), USUAL_RHO);
         }
         Method m = lookup.method(method);
-        return new Outlook(
-                StrikeRate.ofGuide(m.rate(), USUAL_RHO),
+        RootingTime ready = RootingTime.ofGuide(m.readyDays());
+        StrikeRate strike = StrikeRate.ofGuide(m.rate(), USUAL_RHO);
+        SeasonOutlook always = new SeasonOutlook(
+                strike,
+                strike,
                 m.firstSignDays().map(RootingTime::ofGuide),
-                RootingTime.ofGuide(m.readyDays()),
-                Optional.empty(),
-                Optional.empty(),
-                OutputRatio.one(),
-                Season.allYear());
+                ready,
+                ShownTable.ofGuide(ready, USUAL_RHO));
+        return new Outlook(always, always, Optional.empty(), Optional.empty(), OutputRatio.one(), Season.allYear());
     }
 
     /** The looks by count that stand, as they were typed. */
@@ -198,6 +242,15 @@ class Histories {
                             .toList()));
         }
         return looks;
+    }
+
+    private Tallies store(Batch batch, BatchHistory history) {
+        Tallies ready = history.tallies(Milestone.READY);
+        store(batch, Milestone.READY, ready);
+        if (signs(batch).firstSign().isPresent()) {
+            store(batch, Milestone.FIRST_SIGN, history.tallies(Milestone.FIRST_SIGN));
+        }
+        return ready;
     }
 
     private void store(Batch batch, Milestone milestone, Tallies counted) {

@@ -32,8 +32,18 @@ public record LookCommand(
         pieces = List.copyOf(pieces);
     }
 
-    /** Counts so far; {@code firstSign} and {@code youngPlants} are null where nobody counted them. */
-    public record Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {}
+    /**
+     * Counts so far; {@code firstSign} and {@code youngPlants} are null where nobody counted them.
+     *
+     * @param gaveUp whether those newly lost were given up as stalled, without having looked lost
+     */
+    public record Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants, boolean gaveUp) {
+
+        /** Counts of which nothing was given up. */
+        public Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {
+            this(firstSign, ready, lost, sent, youngPlants, false);
+        }
+    }
 
     /** One piece; what nobody noted is null. */
     public record Seen(

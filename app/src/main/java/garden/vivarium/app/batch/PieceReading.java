@@ -66,7 +66,7 @@ class PieceReading extends NurseryRow {
     }
 
     Reading reading() {
-        return new Reading(piece, look, state, Optional.ofNullable(firmness));
+        return new Reading(piece, look, state, Optional.ofNullable(cause), Optional.ofNullable(firmness));
     }
 
     int piece() {

@@ -16,21 +16,20 @@ final class StalledLook {
 
     private StalledLook() {}
 
-    static LookCommand ofPieces(List<PieceView> pieces, LocalDate day) {
-        List<LookCommand.Seen> stalled = pieces.stream()
-                .filter(p -> !p.state().isEnd() && !p.wasReady())
+    static LookCommand ofPieces(List<PieceView> stalling, LocalDate day) {
+        List<LookCommand.Seen> stalled = stalling.stream()
                 .map(p -> new LookCommand.Seen(
                         p.piece(), LookKind.LIFTED, PieceState.LOST, LossCause.STALLED, null, null, null, null, null))
                 .toList();
         return LookCommand.ofPieces(UUID.randomUUID(), day, LookKind.LIFTED, stalled, GIVEN_UP, null);
     }
 
-    static LookCommand ofCount(Counts counts, LocalDate day) {
+    static LookCommand ofCount(Counts counts, int stalled, LocalDate day) {
         return LookCommand.ofCounts(
                 UUID.randomUUID(),
                 day,
                 LookKind.LIFTED,
-                new LookCommand.Counted(null, counts.ready(), counts.lost() + counts.pending(), counts.sent(), null),
+                new LookCommand.Counted(null, counts.ready(), counts.lost() + stalled, counts.sent(), null, true),
                 GIVEN_UP,
                 null);
     }

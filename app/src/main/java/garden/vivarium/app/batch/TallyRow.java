@@ -26,6 +26,7 @@ class TallyRow extends NurseryRow {
 
     private int afterDay;
     private Integer byDay;
+    private Integer aliveDay;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(10)")
@@ -39,7 +40,8 @@ class TallyRow extends NurseryRow {
         this.batchId = batchId;
         this.milestone = milestone;
         this.afterDay = interval.after();
-        this.byDay = interval.outcome() == Outcome.PENDING ? null : interval.by();
+        this.byDay = interval.outcome().isOpen() ? null : interval.by();
+        this.aliveDay = interval.outcome().isOpen() ? interval.alive() : null;
         this.outcome = interval.outcome();
         this.pieces = pieces;
     }
@@ -53,7 +55,8 @@ class TallyRow extends NurseryRow {
     }
 
     Interval interval() {
-        return new Interval(afterDay, byDay == null ? Interval.NEVER : byDay, outcome);
+        return new Interval(
+                afterDay, byDay == null ? Interval.NEVER : byDay, outcome, aliveDay == null ? afterDay : aliveDay);
     }
 
     long pieces() {

@@ -58,7 +58,7 @@ public record Task(
         SEPARATE("Separate", "takes one young plant from each ready piece"),
         MOVE("Move", "pots up all that are ready"),
         SETTLE("Settled?", "says: all have settled"),
-        GIVE_UP("Give up", "writes the rest off as stalled");
+        GIVE_UP("Give up", "writes them off as stalled");
 
         private final String word;
         private final String done;

@@ -3,16 +3,16 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.Working;
-import garden.vivarium.core.evidence.RootingTime;
-import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.watch.Behind;
+import garden.vivarium.core.watch.GiveUp;
 import garden.vivarium.core.watch.NextLook;
 import garden.vivarium.core.watch.StageClock;
-import garden.vivarium.core.watch.Stalled;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
 /** What a batch needs, and when: it puts the core's rules of watching to one batch. */
@@ -42,21 +43,33 @@ class TaskFinder {
         this.today = today;
     }
 
-    /** What is known of one batch when its tasks are sought. */
+    /**
+     * What is known of one batch when its tasks are sought.
+     *
+     * @param batch the batch
+     * @param outlook what was expected of it when it was made
+     * @param ready its tallies of ready
+     * @param now what is known of its pending pieces; empty where none is, or none was looked at yet
+     * @param unsettled moves of which nobody has said whether they settled
+     * @param lastTaking day of the last taking, or null
+     * @param stages where it stands in its protocol
+     */
     record Known(
             BatchView batch,
             Outlook outlook,
             Tallies ready,
+            Optional<RunningBatch> now,
             List<PottingView> unsettled,
             LocalDate lastTaking,
             Optional<StageClock> stages) {
 
-        StrikeRate strike() {
-            return outlook.strike().thinnedBy(batch.thinning());
+        SeasonOutlook expected() {
+            return outlook.in(batch.season());
         }
 
-        RootingTime readyTime() {
-            return outlook.ready().slowedBy(batch.slowing());
+        /** The day of the last look that could know of ready, 0 before the first. */
+        int seen() {
+            return ready.lastDay();
         }
     }
 
@@ -81,49 +94,40 @@ class TaskFinder {
         }
         k.unsettled().forEach(p -> tasks.add(settle(k, p)));
         if (b.counts().pending() > 0) {
-            int seen = b.lastKnowingLook() == null
-                    ? 0
-                    : (int) (Math.max(
-                            0, b.lastKnowingLook().toEpochDay() - b.dayNought().toEpochDay()));
-            double still = Stalled.chanceStill(k.strike().mean(), k.readyTime(), seen);
-            tasks.add(still < Stalled.HARDLY ? giveUp(k, seen, still) : look(k, seen));
+            Optional<GiveUp> stalled = k.now().map(GiveUp::of).filter(g -> g.pieces() > 0);
+            stalled.ifPresent(g -> tasks.add(giveUp(k, g)));
+            if (stalled.isEmpty() || !stalled.get().isAll()) {
+                tasks.add(look(k));
+            }
         }
         return tasks;
     }
 
+    /** Whether it is known already if a batch is behind, so that its looks need not be read again. */
+    boolean isJudged(BatchView batch) {
+        Judgement held = judged.get(batch.id());
+        return held != null && held.changes() == batch.changes();
+    }
+
     /**
-     * Whether the batch is behind its usual, judged at the last two looks that could know; empty before the first. It is
-     * dear to reckon and follows from the looks alone, so it is kept until the batch changes.
+     * Whether the batch is behind its usual, judged at each look that could know; empty before the first. It is dear to reckon
+     * and follows from its looks and from what was expected when it was stuck alone, so it is kept until the batch changes.
+     *
+     * @param known asked only where it is not judged yet
      */
-    Optional<Behind> behind(Known k) {
+    Optional<Behind> behind(BatchView batch, Outlook outlook, Supplier<Histories.AsKnown> known) {
         return judged.compute(
-                        k.batch().id(),
-                        (id, held) ->
-                                held != null && held.changes() == k.batch().changes()
-                                        ? held
-                                        : new Judgement(k.batch().changes(), judge(k)))
+                        batch.id(),
+                        (id, held) -> held != null && held.changes() == batch.changes()
+                                ? held
+                                : new Judgement(batch.changes(), judge(outlook.in(batch.season()), known.get())))
                 .behind();
     }
 
     private record Judgement(int changes, Optional<Behind> behind) {}
 
-    private Optional<Behind> judge(Known k) {
-        List<Integer> days = k.ready().daysKnown();
-        if (days.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Behind.Judged> looks = days.subList(Math.max(0, days.size() - 2), days.size()).stream()
-                .map(day -> judge(k, day))
-                .flatMap(Optional::stream)
-                .toList();
-        return looks.isEmpty() ? Optional.empty() : Optional.of(new Behind(looks));
-    }
-
-    private Optional<Behind.Judged> judge(Known k, int day) {
-        Tallies.KnownBy by = k.ready().knownBy(day);
-        return by.known() == 0
-                ? Optional.empty()
-                : Optional.of(Behind.judge(k.strike().nextBatch(), k.readyTime(), day, by.reached(), by.known()));
+    private static Optional<Behind> judge(SeasonOutlook expected, Histories.AsKnown known) {
+        return Behind.of(expected.prior(), expected.firstSignPrior(), known.ready(), known.firstSign());
     }
 
     private Task stick(Known k) {
@@ -254,30 +258,32 @@ class TaskFinder {
                         Working.step("Plus the protocol's days", "%d: %s".formatted(days, says.day(due)))));
     }
 
-    private Task look(Known k, int seen) {
+    private Task look(Known k) {
         BatchView b = k.batch();
         Protocol.Looks looks = lookup.protocol(b).map(Protocol::looks).orElse(USUAL_LOOKS);
-        int first = (int) Math.round(looks.first() * b.slowing());
+        double slower = b.season().slower();
+        int first = (int) Math.round(looks.first() * slower);
+        int age = b.age(today.date());
         Working working;
         int day;
         String why;
-        if (seen == 0) {
+        if (k.now().isEmpty()) {
             day = first;
             why = "Day %d; the first look is due on day %d. %s."
-                    .formatted(b.age(today.date()), day, capital(looks.kind().words()));
+                    .formatted(age, day, capital(looks.kind().words()));
             working = Working.of(
                     "When to look first",
                     Working.step(
-                            b.slowing() > 1 ? "The protocol's day, slower out of season" : "The protocol's day",
-                            String.format(Locale.ROOT, "%d × %.1f = day %d", looks.first(), b.slowing(), day)));
+                            slower > 1 ? "The protocol's day, slower out of season" : "The protocol's day",
+                            String.format(Locale.ROOT, "%d × %.1f = day %d", looks.first(), slower, day)));
         } else {
-            NextLook next = NextLook.of(k.strike().mean(), k.readyTime(), seen, looks.least(), looks.most());
+            NextLook next = NextLook.of(k.now().get(), k.seen(), looks.least(), looks.most());
             day = next.day();
             why = next.isWorthIt()
-                    ? "Day %d; last seen on day %d. By day %d, %s in ten still waiting should have become ready."
-                            .formatted(b.age(today.date()), seen, day, Math.max(1, Math.round(10 * next.chance())))
-                    : "Day %d; last seen on day %d. Little is expected, but %d days without a look is enough."
-                            .formatted(b.age(today.date()), seen, looks.most());
+                    ? "Day %d; last seen on day %d. By day %d, %s in ten still waiting should have become ready, by how this batch has gone."
+                            .formatted(age, k.seen(), day, Math.max(1, Math.round(10 * next.chance())))
+                    : "Day %d; last seen on day %d. By day %d, %s; %d days without a look is enough."
+                            .formatted(age, k.seen(), day, fewAreReady(next.chance()), looks.most());
             working = next.working();
         }
         LocalDate due = b.dayNought().plusDays(day);
@@ -294,35 +300,39 @@ class TaskFinder {
                 working);
     }
 
-    private Task giveUp(Known k, int seen, double still) {
+    private static String fewAreReady(double chance) {
+        long inAHundred = Math.round(100 * chance);
+        return inAHundred < 1
+                ? "less than one in a hundred still waiting is reckoned to be ready"
+                : "%d in a hundred still waiting are reckoned to be ready".formatted(inAHundred);
+    }
+
+    private Task giveUp(Known k, GiveUp stalled) {
         BatchView b = k.batch();
         String firm = b.firmPending() > 0
                 ? " But %s last felt firm: lift one before you write them off."
                         .formatted(b.firmPending() == b.counts().pending() ? "all" : b.firmPending() + " of them")
                 : "";
+        String others = stalled.isAll()
+                ? ""
+                : " The other %s may still come."
+                        .formatted(says.count(stalled.waiting() - stalled.pieces(), "piece", "pieces"));
         return new Task(
                 Task.Kind.GIVE_UP,
                 b,
-                "Give up %s?".formatted(says.count(b.counts().pending(), "piece", "pieces")),
-                "Nothing by day %d; the chance that one of these is ever ready is %.0f%%.%s"
-                        .formatted(seen, 100 * still, firm),
+                "Give up %s?".formatted(says.count(stalled.pieces(), "piece", "pieces")),
+                "Nothing by day %d; by how this batch has gone, %s of such pieces would ever be ready.%s%s"
+                        .formatted(stalled.lastLook(), share(stalled.chance()), others, firm),
                 b.lastKnowingLook(),
                 false,
                 null,
-                b.counts().pending(),
-                Working.of(
-                        "Will they ever be ready",
-                        Working.step(
-                                "π(1 − F(t)) ÷ (1 − πF(t)) at the last look, day %d".formatted(seen),
-                                String.format(
-                                        Locale.ROOT,
-                                        "π %.2f, F %.3f: %.1f%%",
-                                        k.strike().mean(),
-                                        k.readyTime().by(seen),
-                                        100 * still)),
-                        Working.step(
-                                "Below one in twenty they are proposed as stalled; that is so from",
-                                "day %d".formatted(Stalled.fromDay(k.strike().mean(), k.readyTime())))));
+                stalled.pieces(),
+                stalled.working());
+    }
+
+    private static String share(double chance) {
+        long inAHundred = Math.round(100 * chance);
+        return inAHundred < 1 ? "less than one in a hundred" : inAHundred + " in a hundred";
     }
 
     /** The question alone: what follows it is what to do then. */

@@ -1,20 +1,23 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.evidence.NextBatch;
-import garden.vivarium.core.evidence.RootingTime;
-import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RunningBatch;
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.plan.ReadyChance;
+import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
-import garden.vivarium.core.watch.StillToCome;
+import garden.vivarium.core.timing.Milestone;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -29,26 +32,43 @@ public class ToCome {
 
     private final BatchRepository batches;
     private final PottingRepository pottings;
+    private final TallyRepository tallies;
     private final OutlookText outlooks;
+    private final Evidence evidence;
+    private final Running running;
     private final Today today;
 
-    ToCome(BatchRepository batches, PottingRepository pottings, OutlookText outlooks, Today today) {
+    ToCome(
+            BatchRepository batches,
+            PottingRepository pottings,
+            TallyRepository tallies,
+            OutlookText outlooks,
+            Evidence evidence,
+            Running running,
+            Today today) {
         this.batches = batches;
         this.pottings = pottings;
+        this.tallies = tallies;
         this.outlooks = outlooks;
+        this.evidence = evidence;
+        this.running = running;
         this.today = today;
     }
 
     /** A batch that gives, or may still give, young plants. */
     public final class Source {
 
+        private final NurseryRecord record;
         private final BatchView batch;
         private final Outlook outlook;
+        private final Tallies ready;
         private final List<PottingView> moves;
 
-        private Source(BatchView batch, Outlook outlook, List<PottingView> moves) {
+        private Source(NurseryRecord record, BatchView batch, Outlook outlook, Tallies ready, List<PottingView> moves) {
+            this.record = record;
             this.batch = batch;
             this.outlook = outlook;
+            this.ready = ready;
             this.moves = moves;
         }
 
@@ -56,50 +76,74 @@ public class ToCome {
             return batch;
         }
 
-        /** Young plants, settled, by the day or by today, whichever is later. */
-        public Supply by(LocalDate asked) {
+        /** Young plants, settled, by the day or by today, whichever is later: to be put together with others of its way. */
+        public Prospect by(LocalDate asked) {
             LocalDate day = asked.isBefore(today.date()) ? today.date() : asked;
             int settle = outlook.settleDays();
             if (!batch.isStuck()) {
                 LocalDate stuck = batch.takenOn().plusDays(outlook.callusDays());
-                return Supply.of(
-                        ReadyChance.after(
-                                outlook.nextBatch(batch.thinning()),
-                                outlook.ready().slowedBy(batch.slowing()),
-                                ChronoUnit.DAYS.between(stuck, day) - settle),
-                        batch.taken(),
-                        outlook.output(),
-                        batch.piecesPerPot());
+                return outlook.planned(
+                                batch.way(),
+                                season -> Evidence.beforeRunning(record, batch.way(), season),
+                                outlook.in(batch.season()),
+                                batch.season(),
+                                ChronoUnit.DAYS.between(stuck, day) - settle,
+                                batch.piecesPerPot())
+                        .prospect(batch.taken());
             }
             boolean settles = outlook.settle().isPresent();
             boolean readyOnesInTime = !today.date().plusDays(settle).isAfter(day);
-            Supply plants = Supply.exactly(readyOnesInTime ? batch.readyToMove() : 0)
-                    .and(stillReady(day.minusDays(settle)))
-                    .yielding(outlook.output())
-                    .potted(batch.piecesPerPot())
-                    .beyond(takenInTurn());
-            if (!settles) {
-                return plants.and(Supply.exactly(batch.youngPlants()));
-            }
+            Supply there = Supply.exactly(readyOnesInTime ? batch.readyToMove() : 0);
             int settling = moves.stream()
                     .filter(m ->
                             m.settled() == null && !m.movedOn().plusDays(settle).isAfter(day))
                     .mapToInt(PottingView::youngPlants)
                     .sum();
-            return plants.and(Supply.exactly(settling))
-                    .surviving(outlook.settle().get().share())
-                    .and(Supply.exactly(batch.settled()));
+            return stillReady(day.minusDays(settle)).then(more -> {
+                Supply plants = there.and(more)
+                        .yielding(outlook.output())
+                        .potted(batch.piecesPerPot())
+                        .beyond(takenInTurn());
+                return settles
+                        ? plants.and(Supply.exactly(settling))
+                                .surviving(outlook.settle().get().share())
+                                .and(Supply.exactly(batch.settled()))
+                        : plants.and(Supply.exactly(batch.youngPlants()));
+            });
+        }
+
+        /** What is taken for granted of its pending pieces, in words; empty where none is pending. */
+        public Optional<String> granted() {
+            if (batch.closedOn() != null || batch.counts().pending() == 0 || !batch.isStuck()) {
+                return Optional.empty();
+            }
+            return Optional.of(running.now(record, batch, ready)
+                    .map(now ->
+                            "Of the %d of %s still waiting, about %d in a hundred are reckoned to be ready in the end, by how the batch has gone."
+                                    .formatted(
+                                            batch.counts().pending(), batch.code(), Math.round(100 * now.everReady())))
+                    .orElseGet(() ->
+                            "Of the %d of %s, at which nobody has looked in a way that tells, about %d in a hundred are reckoned to be ready in the end."
+                                    .formatted(
+                                            batch.counts().pending(),
+                                            batch.code(),
+                                            Math.round(100
+                                                    * outlook.in(batch.season())
+                                                            .strike()
+                                                            .mean()))));
         }
 
         /** Pots that are still to come of it on average: enough to reckon room with. */
         public double potsOnAverage() {
+            double mean = outlook.in(batch.season()).strike().mean();
             double ready = batch.isStuck()
                     ? batch.readyToMove()
                             + batch.counts().pending()
-                                    * outlook.strike()
-                                            .thinnedBy(batch.thinning())
-                                            .mean()
-                    : batch.taken() * outlook.nextBatch(batch.thinning()).mean();
+                                    * running.now(record, batch, this.ready)
+                                            .map(RunningBatch::everReady)
+                                            .orElse(mean)
+                    : batch.taken()
+                            * outlook.nextBatch(outlook.in(batch.season())).mean();
             return ready * outlook.output().mean() / batch.piecesPerPot();
         }
 
@@ -118,20 +162,22 @@ public class ToCome {
             return expected().ready().from();
         }
 
-        private Supply stillReady(LocalDate day) {
-            if (batch.closedOn() != null) {
-                return Supply.none();
+        private Prospect stillReady(LocalDate day) {
+            if (batch.closedOn() != null || batch.counts().pending() == 0) {
+                return Prospect.of(Supply.none());
             }
-            Counts counts = batch.counts();
-            // What sleeps is reckoned as if it woke today.
-            LocalDate nought = batch.isAsleep() ? today.date() : batch.dayNought();
-            int lastLook = batch.isAsleep() || batch.lastKnowingLook() == null
-                    ? 0
-                    : (int) Math.max(0, ChronoUnit.DAYS.between(nought, batch.lastKnowingLook()));
-            NextBatch rate = outlook.strike().thinnedBy(batch.thinning()).nextBatch();
-            RootingTime time = outlook.ready().slowedBy(batch.slowing());
-            return new StillToCome(counts.ready(), counts.lost(), counts.pending(), lastLook)
-                    .readyBy(rate, time, ChronoUnit.DAYS.between(nought, day));
+            // What sleeps is reckoned as if it woke today, whatever was seen of it before.
+            Tallies seen = batch.isAsleep()
+                    ? Tallies.of(
+                            Map.of(Interval.pending(0), (long) batch.counts().pending()))
+                    : ready;
+            LocalDate dayZero = batch.isAsleep() ? today.date() : batch.dayNought();
+            return Prospect.running(
+                    batch.way(),
+                    Evidence.beforeRunning(record, batch.way(), batch.season()),
+                    record.prior(batch.way(), batch.season()).shown(),
+                    seen,
+                    ChronoUnit.DAYS.between(dayZero, day));
         }
 
         /** Young plants already taken from pieces that stay, and may give more. */
@@ -165,9 +211,23 @@ public class ToCome {
                         .stream()
                         .map(Potting::view)
                         .collect(Collectors.groupingBy(PottingView::batchId));
+        NurseryRecord record = evidence.record();
+        Map<UUID, Map<Interval, Long>> counted = new HashMap<>();
+        for (TallyRow t : tallies.findByBatchIdIn(found.stream()
+                .filter(b -> b.view().closedOn() == null)
+                .map(Batch::getId)
+                .toList())) {
+            if (t.milestone() == Milestone.READY) {
+                counted.computeIfAbsent(t.batchId(), b -> new HashMap<>()).merge(t.interval(), t.pieces(), Long::sum);
+            }
+        }
         return found.stream()
-                .map(b ->
-                        new Source(b.view(), outlooks.read(b.outlookText()), moves.getOrDefault(b.getId(), List.of())))
+                .map(b -> new Source(
+                        record,
+                        b.view(),
+                        outlooks.read(b.outlookText()),
+                        Tallies.of(counted.getOrDefault(b.getId(), Map.of())),
+                        moves.getOrDefault(b.getId(), List.of())))
                 .sorted(Comparator.comparing(s -> s.batch().takenOn()))
                 .toList();
     }

@@ -269,7 +269,7 @@ class DemoBatches {
                 UUID.randomUUID(),
                 day,
                 LookKind.LIFTED,
-                new LookCommand.Counted(null, seen.ready(), stuck - seen.ready(), 0, null),
+                new LookCommand.Counted(null, seen.ready(), stuck - seen.ready(), 0, null, true),
                 "the rest written off",
                 null);
     }

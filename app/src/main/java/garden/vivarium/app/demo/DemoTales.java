@@ -18,6 +18,7 @@ import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Symptom;
 import garden.vivarium.core.stock.Quarantine;
@@ -66,9 +67,9 @@ class DemoTales {
     /** The nursery's own protocol in two versions: plugs as the guide has them, then with warmth from below. */
     List<Protocol> ownPlugs() {
         Protocol first = protocols.copy("tip-in-plugs", "Slipway plugs");
-        String warmer =
-                Guide.write(first).replaceAll("(?m)^(\\s*)base: .*$", "$1base: \"22 °C from a mat, until rooted\"");
-        Protocol second = protocols.change(Guide.readProtocol(warmer), "warmth from below until rooted; nothing else");
+        String warmer = KeptProtocol.write(first)
+                .replaceAll("(?m)^(\\s*)base: .*$", "$1base: \"22 °C from a mat, until rooted\"");
+        Protocol second = protocols.change(KeptProtocol.read(warmer), "warmth from below until rooted; nothing else");
         return List.of(first, second);
     }
 

@@ -8,9 +8,7 @@ import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.guide.Circumstance;
-import garden.vivarium.core.watch.Stalled;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -82,28 +80,23 @@ class Patients {
             so.add(Circumstance.FLESHY);
             facts.add("Its wounds were dried first.");
         }
-        if (b.slowing() > 1) {
+        if (b.season().slower() > 1) {
             so.add(Circumstance.OUT_OF_SEASON);
             facts.add("Stuck out of season.");
         }
         if (b.isStuck() && !b.isAsleep()) {
-            RootingTime time = sheet.outlook().ready().slowedBy(b.slowing());
             int day = b.age(today.date());
-            double there = time.by(day);
+            double there = sheet.outlook().in(b.season()).ready().by(day);
             so.add(there < MOST ? Circumstance.EARLY : Circumstance.LATE);
             facts.add(String.format(
                     Locale.ROOT,
-                    "Day %d: of those that will be ready, %.0f%% are by now; the chance that one still waiting ever is: %.0f%%.",
+                    "Day %d: of those that will be ready, %.0f%% usually are by now.%s",
                     day,
                     100 * there,
-                    100
-                            * Stalled.chanceStill(
-                                    sheet.outlook()
-                                            .strike()
-                                            .thinnedBy(b.thinning())
-                                            .mean(),
-                                    time,
-                                    day)));
+                    sheet.toCome()
+                            .map(c -> " By how this batch has gone, %d in a hundred of those still waiting will be."
+                                    .formatted(c.everReady()))
+                            .orElse("")));
         } else {
             so.add(Circumstance.EARLY);
             facts.add(b.isAsleep() ? "It sleeps; no day is counted yet." : "Its wounds dry still.");

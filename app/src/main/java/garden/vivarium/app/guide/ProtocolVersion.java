@@ -1,7 +1,7 @@
 package garden.vivarium.app.guide;
 
 import garden.vivarium.app.platform.NurseryRow;
-import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -31,7 +31,7 @@ class ProtocolVersion extends NurseryRow {
         this.protocolKey = protocol.key();
         this.version = protocol.version();
         this.title = protocol.title();
-        this.content = Guide.write(protocol);
+        this.content = KeptProtocol.write(protocol);
         this.own = protocol.isOwn();
         this.basedOn = basedOn;
         this.reason = reason;

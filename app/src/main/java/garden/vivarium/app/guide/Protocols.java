@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import java.util.List;
 import java.util.Locale;
@@ -152,7 +153,7 @@ public class Protocols {
 
     private Protocol protocol(ProtocolVersion v) {
         return read.computeIfAbsent(
-                new Kept(nursery.required(), v.protocolKey(), v.version()), k -> Guide.readProtocol(v.content()));
+                new Kept(nursery.required(), v.protocolKey(), v.version()), k -> KeptProtocol.read(v.content()));
     }
 
     private String person() {

@@ -11,6 +11,7 @@ import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.BuildUp;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.SharedDoubt;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -123,8 +124,8 @@ class BuildUps {
                 rhythm.restDays(),
                 form.grow() == null ? grow(plant) : form.grow(),
                 outlook.callusDays() + outlook.settleDays(),
-                outlook.nextBatch(1),
-                outlook.ready(),
+                new SharedDoubt(outlook.inSeason().strike(), outlook.inSeason().ready()),
+                outlook.stages(),
                 outlook.output().mean(),
                 form.wanted(),
                 due + BEYOND,
@@ -150,6 +151,8 @@ class BuildUps {
     /** Young plants of a piece for each day that it takes: what makes a way quick to build up by. */
     private double speed(Protocol p, StockPlantView plant) {
         Outlook o = ways.outlook(p, plant);
-        return o.nextBatch(1).mean() * o.output().mean() / (o.ready().day(0.5) + o.callusDays() + o.settleDays());
+        return o.nextBatch(o.inSeason()).mean()
+                * o.output().mean()
+                / (o.inSeason().ready().day(0.5) + o.callusDays() + o.settleDays());
     }
 }

@@ -21,6 +21,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Obstacles {
 
+    private static final int MOST_CUTS = 3;
+
     private final Stock stock;
     private final People people;
     private final Says says;
@@ -35,7 +37,7 @@ class Obstacles {
 
     /** Why a way cannot be done as asked, and what could; empty where it can. */
     Optional<String> of(StockPlantView plant, WayPlan plan) {
-        if (!plan.isTooLate() && !plan.isStockShort()) {
+        if (!plan.isBeyondReach() && !plan.isStockShort()) {
             return Optional.empty();
         }
         int most = plan.piecesAtMost();
@@ -46,8 +48,8 @@ class Obstacles {
                         .orElse(" No later day would do with %d.".formatted(most));
         int sureOf = most == 0 ? 0 : plan.sureOf(most);
         String fewer = sureOf == 0 ? "" : " Of %d they are as sure.".formatted(sureOf);
-        return Optional.of((plan.isTooLate()
-                        ? "Too late this way."
+        return Optional.of((plan.isBeyondReach()
+                        ? "No number would do by then this way."
                         : "%s bears %d, and the chance with those is %s."
                                 .formatted(plant.code(), most, says.percent(plan.chance(most))))
                 + later
@@ -62,7 +64,8 @@ class Obstacles {
             return "";
         }
         int cuts = (plan.take().get().pieces() + most - 1) / most;
-        return cuts < 2
+        // More than three cuts is no plan for one season.
+        return cuts < 2 || cuts > MOST_CUTS
                 ? ""
                 : " %d would be %d cuts with %d days of rest between."
                         .formatted(
@@ -94,9 +97,9 @@ class Obstacles {
     List<String> warnings(StockPlantView plant, WayRow row) {
         WayPlan plan = row.plan();
         List<String> warnings = new ArrayList<>();
-        if (plan.isTooLate()) {
+        if (plan.isBeyondReach()) {
             warnings.add(
-                    "Too late this way: no number of pieces gives that chance by the day due. A later day, fewer plants or a quicker way would do.");
+                    "No number of pieces gives that chance by the day due this way. A later day, fewer plants or a quicker way would do.");
         } else if (plan.isStockShort()) {
             int can = plant.piecesNow();
             int rounds = can == 0 ? 0 : (plan.take().orElseThrow().pieces() + can - 1) / can;
@@ -104,13 +107,13 @@ class Obstacles {
                     can == 0
                             ? "%s can give no pieces now. Let it grow, or choose another stock plant."
                                     .formatted(plant.code())
-                            : "%s can give %d now, not %d: the chance with those is %s. A second stock plant, %d cuttings in turn, or fewer plants would do."
+                            : "%s can give %d now, not %d: the chance with those is %s. A second stock plant%s, or fewer plants would do."
                                     .formatted(
                                             plant.code(),
                                             can,
                                             plan.take().orElseThrow().pieces(),
                                             says.percent(plan.chance(can)),
-                                            rounds));
+                                            rounds > MOST_CUTS ? "" : ", %d cuttings in turn".formatted(rounds)));
         }
         if (!plan.isInSeason()) {
             Season season = row.protocol().season();

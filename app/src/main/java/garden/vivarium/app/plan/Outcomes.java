@@ -5,13 +5,17 @@ import garden.vivarium.app.batch.Finished;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.plan.Calibration;
 import garden.vivarium.core.plan.Hunches;
+import garden.vivarium.core.plan.ReadyByDay;
+import garden.vivarium.core.plan.Supply;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,10 +41,25 @@ class Outcomes {
      *
      * @param plan the plan, or the first of a split
      * @param take pieces taken in all
-     * @param came young plants there by the day due
-     * @param met whether that was enough
+     * @param came young plants there by the day due, as far as looks tell, on average where they do not tell the day
+     * @param met the chance that that was enough: 1 or 0 where looks tell; empty where nobody has looked since
      */
-    record Outcome(PlanView plan, int take, int came, boolean met) {}
+    record Outcome(PlanView plan, int take, double came, OptionalDouble met) {
+
+        /** Whether it can be told. */
+        public boolean isKnown() {
+            return met.isPresent();
+        }
+
+        /** Whether it was met, in a word or with its chance. */
+        public String words() {
+            if (met.isEmpty()) {
+                return "not looked at since";
+            }
+            long inAHundred = Math.round(100 * met.getAsDouble());
+            return inAHundred >= 99 ? "met" : inAHundred <= 1 ? "not met" : inAHundred + " in 100 that it was met";
+        }
+    }
 
     /**
      * A batch with a hunch.
@@ -84,6 +103,7 @@ class Outcomes {
     @Transactional(readOnly = true)
     Book book() {
         List<Outcome> outcomes = outcomes();
+        List<Outcome> told = outcomes.stream().filter(Outcome::isKnown).toList();
         List<Finished.Over> over = finished.last();
         List<Judged> judged = new ArrayList<>();
         for (boolean own : new boolean[] {true, false}) {
@@ -97,16 +117,16 @@ class Outcomes {
                 over.stream().filter(o -> o.batch().hunch() != null).toList();
         return new Book(
                 outcomes,
-                outcomes.isEmpty()
+                told.isEmpty()
                         ? Optional.empty()
                         : Optional.of(Calibration.of(
-                                outcomes.stream()
+                                told.stream()
                                         .mapToDouble(o -> o.plan().confidence())
                                         .average()
                                         .orElseThrow(),
-                                outcomes.stream()
+                                told.stream()
                                         .map(o -> new Calibration.Forecast(
-                                                o.plan().chance(), o.met()))
+                                                o.plan().chance(), o.met().getAsDouble()))
                                         .toList())),
                 judged,
                 guessed.isEmpty()
@@ -131,7 +151,7 @@ class Outcomes {
                     these.stream()
                             .map(o -> {
                                 int sure = o.expected().surely(level);
-                                return new Calibration.Forecast(
+                                return Calibration.Forecast.of(
                                         o.expected().atLeast(sure),
                                         o.batch().counts().ready() >= sure);
                             })
@@ -152,20 +172,29 @@ class Outcomes {
                 .toList());
         List<Outcome> outcomes = new ArrayList<>();
         for (List<PlanView> aim : aims.values()) {
-            List<Finished.Grown> grown =
-                    aim.stream().map(p -> batches.get(p.batchCode())).toList();
+            List<Finished.Grown> grown = aim.stream()
+                    .map(p -> batches.get(p.batchCode()))
+                    .filter(Objects::nonNull)
+                    .toList();
             LocalDate due = aim.get(0).due();
-            boolean over = grown.stream().allMatch(b -> b.batch().closedOn() != null);
+            boolean over = grown.size() == aim.size()
+                    && grown.stream().allMatch(b -> b.batch().closedOn() != null);
             if (over || due.isBefore(today.date())) {
-                int came = grown.stream().mapToInt(b -> b.youngPlantsBy(due)).sum();
-                outcomes.add(new Outcome(
-                        aim.get(0),
-                        aim.stream().mapToInt(PlanView::take).sum(),
-                        came,
-                        came >= aim.get(0).youngPlants()));
+                outcomes.add(outcome(aim, grown, due));
             }
         }
         outcomes.sort(Comparator.comparing((Outcome o) -> o.plan().due()).reversed());
         return outcomes;
+    }
+
+    private static Outcome outcome(List<PlanView> aim, List<Finished.Grown> grown, LocalDate due) {
+        ReadyByDay there =
+                grown.stream().map(b -> b.youngPlantsBy(due)).reduce(new ReadyByDay(Supply.none(), 0), ReadyByDay::and);
+        int wanted = aim.get(0).youngPlants();
+        return new Outcome(
+                aim.get(0),
+                aim.stream().mapToInt(PlanView::take).sum(),
+                there.ready().mean(),
+                there.isKnown(wanted) ? OptionalDouble.of(there.atLeast(wanted)) : OptionalDouble.empty());
     }
 }

@@ -11,8 +11,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Hedge;
-import garden.vivarium.core.plan.Outlook;
-import garden.vivarium.core.plan.Supply;
+import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -190,13 +189,9 @@ public class Plans {
 
     /** Young plants that a plan not yet stuck will have given by a day, started on its day or today, from its stock plant. */
     @Transactional(readOnly = true)
-    public Supply toCome(PlanView plan, StockPlantView from, LocalDate day) {
-        Outlook outlook = ways.outlook(protocol(plan), from);
-        return Supply.of(
-                outlook.readyBy(ways.setting(from), startNow(plan), day),
-                plan.take(),
-                outlook.output(),
-                plan.piecesPerPot());
+    public Prospect toCome(PlanView plan, StockPlantView from, LocalDate day) {
+        return ways.planned(protocol(plan), from, startNow(plan), day, plan.piecesPerPot())
+                .prospect(plan.take());
     }
 
     /** The protocol of a plan, in the version that it was made by. */

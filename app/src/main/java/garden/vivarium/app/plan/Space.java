@@ -174,7 +174,7 @@ class Space {
 
     private void planned(PlanView p, StockPlantView from, Map<UUID, List<TraySpace.Stay>> stays) {
         Expected expected = ways.outlook(plans.protocol(p), from).expected(ways.setting(from), plans.startNow(p));
-        int pots = (int) Math.round(plans.toCome(p, from, p.due()).mean());
+        int pots = (int) Math.round(plans.toCome(p, from, p.due()).alone().mean());
         stays("plan of " + says.day(p.startOn()), expected, p.take(), pots)
                 .forEach(s -> add(stays, from.place().id(), s));
     }

@@ -78,6 +78,7 @@ public class Stores {
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         for (PlanView plan : plans.waiting()) {
             int pots = plans.toCome(plan, parents.get(plan.stockPlantId()), plan.due())
+                    .alone()
                     .surely(MANY_POTS);
             needs.addAll(needs(plans.protocol(plan), plan.take(), pots));
         }

@@ -7,8 +7,8 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Setting;
-import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.plan.TopUp;
 import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
@@ -50,7 +50,8 @@ public class TopUps {
      * @param confidence the chance asked for
      * @param proven protocols that this plant's batches are stuck under: they go before others
      */
-    public record Short(UUID plant, Supply have, int wanted, LocalDate due, double confidence, Set<String> proven) {}
+    public record Short(
+            UUID plant, List<Prospect> have, int wanted, LocalDate due, double confidence, Set<String> proven) {}
 
     /**
      * What would make it up.
@@ -132,9 +133,7 @@ public class TopUps {
     private Optional<TopUp> least(Short s, Candidate c, LocalDate day) {
         return TopUp.least(
                 s.have(),
-                c.outlook().readyBy(c.setting(), day, s.due()),
-                c.outlook().output(),
-                1,
+                ways.planned(c.way(), c.outlook(), c.from(), day, s.due(), 1),
                 s.wanted(),
                 s.confidence(),
                 most(c.from()));

@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
@@ -19,6 +20,7 @@ import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.Making;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.PlannedPieces;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
 import java.time.LocalDate;
@@ -172,19 +174,24 @@ class Ways {
                 .orElseThrow(() -> new Problem("with", "There is no such way; choose one from the list."));
         int most = plant.piecesNow() == null ? Batches.MOST_PIECES : plant.piecesNow();
         return Hedge.best(
-                        side(one, plant, start),
-                        side(other, plant, second),
+                        planned(one.protocol(), plant, start, form.due(), form.perPotOrOne()),
+                        planned(other.protocol(), plant, second, form.due(), form.perPotOrOne()),
                         form.wanted(),
-                        form.perPotOrOne(),
                         form.sure() / 100.0,
                         most)
                 .map(h -> new Split(one, other, h));
     }
 
-    private Hedge.Side side(WayRow row, StockPlantView plant, LocalDate start) {
-        Outlook outlook = row.plan().outlook();
-        return new Hedge.Side(
-                outlook.readyBy(setting(plant), start, row.plan().aim().due()), outlook.output());
+    /** Pieces of a plant by a protocol, to be put together with others of their way. */
+    PlannedPieces planned(Protocol protocol, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
+        return planned(protocol, outlook(protocol, plant), plant, start, due, perPot);
+    }
+
+    /** The same where what is to be expected is reckoned already. */
+    PlannedPieces planned(
+            Protocol protocol, Outlook outlook, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
+        Way way = Evidence.way(protocol, plant.plant().name(), plant.plant().group());
+        return outlook.planned(way, season -> evidence.beforeRunning(way, season), setting(plant), start, due, perPot);
     }
 
     /** An aim, and the plan of a way towards it. */
@@ -214,7 +221,7 @@ class Ways {
     private WayRow row(
             Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchReads.Worked> worked) {
         Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
-        double own = plan.outlook().strike().shares().stream()
+        double own = plan.season().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
                 .sum();
         return new WayRow(

@@ -26,6 +26,7 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
      * @param ninetieth that many or more come once in ten
      * @param uncovered plants owed that draw on nothing
      * @param advice what would make it up, where it is short and something would
+     * @param granted what the chance takes for granted of pieces that still wait, in words
      * @param working how the chance came about
      */
     public record Judged(
@@ -36,6 +37,7 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
             int ninetieth,
             int uncovered,
             Optional<TopUps.Advice> advice,
+            List<String> granted,
             Working working) {
 
         /** Whether plants can be handed over: some of what it draws on is stuck. */

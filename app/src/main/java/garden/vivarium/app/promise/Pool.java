@@ -1,13 +1,15 @@
 package garden.vivarium.app.promise;
 
-import garden.vivarium.core.plan.Supply;
+import garden.vivarium.core.plan.Prospect;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** A batch or plan as a pool of young plants, with the claims on it in the order in which they are served. */
 final class Pool {
@@ -16,16 +18,24 @@ final class Pool {
     private final UUID batchId;
     private final String words;
     private final String address;
-    private final Function<LocalDate, Supply> supply;
+    private final Function<LocalDate, Prospect> prospect;
+    private final Supplier<Optional<String>> granted;
     private final List<Claim> queue = new ArrayList<>();
-    private final Map<LocalDate, Supply> reckoned = new HashMap<>();
+    private final Map<LocalDate, Prospect> reckoned = new HashMap<>();
 
-    Pool(UUID planId, UUID batchId, String words, String address, Function<LocalDate, Supply> supply) {
+    Pool(
+            UUID planId,
+            UUID batchId,
+            String words,
+            String address,
+            Function<LocalDate, Prospect> prospect,
+            Supplier<Optional<String>> granted) {
         this.planId = planId;
         this.batchId = batchId;
         this.words = words;
         this.address = address;
-        this.supply = supply;
+        this.prospect = prospect;
+        this.granted = granted;
     }
 
     /** The next claim in the order in which they are served. */
@@ -53,8 +63,13 @@ final class Pool {
         return batchId;
     }
 
-    Supply by(LocalDate day) {
-        return reckoned.computeIfAbsent(day, supply);
+    /** What is taken for granted of it, in words. */
+    Optional<String> granted() {
+        return granted.get();
+    }
+
+    Prospect by(LocalDate day) {
+        return reckoned.computeIfAbsent(day, prospect);
     }
 
     int taken() {
@@ -74,7 +89,7 @@ final class Pool {
     }
 
     /** What a claim can have by the day: its share behind those served before and, for the last, the rest if that counts. */
-    Supply share(Claim claim, LocalDate day, boolean withRest) {
+    Prospect share(Claim claim, LocalDate day, boolean withRest) {
         // Those served before have their shares first; what was given to those after is gone all the same.
         int before = 0;
         boolean passed = false;
@@ -85,8 +100,8 @@ final class Pool {
                 before += passed ? c.given() : c.plants();
             }
         }
-        Supply rest = by(day).beyond(before + claim.given());
+        int gone = before + claim.given();
         boolean last = withRest && queue.get(queue.size() - 1) == claim;
-        return last ? rest : rest.atMost(claim.plants() - claim.given());
+        return by(day).then(s -> last ? s.beyond(gone) : s.beyond(gone).atMost(claim.plants() - claim.given()));
     }
 }

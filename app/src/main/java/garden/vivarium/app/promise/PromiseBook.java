@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Working;
+import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -123,7 +124,7 @@ public class PromiseBook {
     List<Offer> offers(PromiseView promise) {
         Ledger ledger = new Ledger();
         return ledger.pools(promise.plantId()).stream()
-                .map(p -> new Offer(p, p.by(day(promise)).surely(EVEN) - p.taken()))
+                .map(p -> new Offer(p, p.by(day(promise)).alone().surely(EVEN) - p.taken()))
                 .filter(o -> o.plants() > 0)
                 .toList();
     }
@@ -187,7 +188,8 @@ public class PromiseBook {
                                 s.batch().id(),
                                 s.batch().code(),
                                 "/batches/" + s.batch().code(),
-                                s::by));
+                                s::by,
+                                s::granted));
             }
             for (PlanView plan : plans.waiting()) {
                 StockPlantView parent = parents.get(plan.stockPlantId());
@@ -198,7 +200,8 @@ public class PromiseBook {
                                 null,
                                 "the plan of %s".formatted(says.day(plan.startOn())),
                                 "/plan/" + plan.id() + "/stick",
-                                day -> plans.toCome(plan, parent, day)));
+                                day -> plans.toCome(plan, parent, day),
+                                Optional::empty));
             }
             List<Claim> found = claims.findAll();
             claimsOf = found.stream().collect(Collectors.groupingBy(Claim::promiseId));
@@ -272,23 +275,24 @@ public class PromiseBook {
                                     p.words(),
                                     p.address(),
                                     p.taken(),
-                                    p.by(far).beyond(p.taken()).surely(SURE)))
+                                    p.by(far).alone().beyond(p.taken()).surely(SURE)))
                             .toList());
         }
 
         /** What comes of a promise's own shares alone. */
         Supply shares(PromiseView promise) {
             LocalDate day = day(promise);
-            return claimsOf.getOrDefault(promise.id(), List.of()).stream()
+            return Prospect.together(claimsOf.getOrDefault(promise.id(), List.of()).stream()
                     .filter(c -> c.plants() > c.given())
                     .flatMap(c -> pool(c).map(p -> p.share(c, day, false)).stream())
-                    .reduce(Supply.none(), Supply::and);
+                    .toList());
         }
 
         /** As it stands and, where it is short, with what would make it up. */
         private Line.Judged judge(PromiseView promise) {
             LocalDate day = day(promise);
-            Supply supply = Supply.none();
+            List<Prospect> shares = new ArrayList<>();
+            List<String> granted = new ArrayList<>();
             List<Line.Drawn> drawn = new ArrayList<>();
             List<Working.Step> steps = new ArrayList<>();
             for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
@@ -296,8 +300,10 @@ public class PromiseBook {
                 if (pool.isEmpty() || c.plants() == 0) {
                     continue;
                 }
-                Supply share = pool.get().share(c, day, true);
-                supply = supply.and(share);
+                Prospect prospect = pool.get().share(c, day, true);
+                shares.add(prospect);
+                pool.get().granted().ifPresent(granted::add);
+                Supply share = prospect.alone();
                 drawn.add(new Line.Drawn(
                         c.getId(),
                         pool.get().words(),
@@ -314,9 +320,10 @@ public class PromiseBook {
                                 share.mean(),
                                 share.surely(SURE))));
             }
+            Supply supply = Prospect.together(shares);
             double chance = supply.atLeast(promise.owed());
             steps.add(Working.step(
-                    "Batches are independent, so their chances are convolved",
+                    "Together: batches of one way share what is not known of it, different ways are independent",
                     String.format(
                             Locale.ROOT,
                             "P(%d or more%s) = %.1f%%",
@@ -333,12 +340,13 @@ public class PromiseBook {
                     promise.isShortAt(chance) && promise.due().isAfter(today.date())
                             ? topUps.advise(new TopUps.Short(
                                     promise.plantId(),
-                                    supply,
+                                    shares,
                                     promise.owed(),
                                     promise.due(),
                                     promise.confidence(),
                                     proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
+                    granted,
                     new Working("Will the promise to %s be met".formatted(promise.who()), steps));
         }
     }

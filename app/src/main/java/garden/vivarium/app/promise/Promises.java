@@ -255,7 +255,7 @@ public class Promises {
         LocalDate due = judged.promise().due();
         PlanView plan = plans.topUp(advice, aim, due, judged.promise().confidence());
         // They are stuck for this promise: it draws on as many as may come, so that no later one takes its margin.
-        int may = plans.toCome(plan, advice.from(), due).surely(MAY_COME);
+        int may = plans.toCome(plan, advice.from(), due).alone().surely(MAY_COME);
         draw(id, plan.id(), null, Math.max(aim, Math.min(judged.promise().owed(), may)));
         return plan;
     }

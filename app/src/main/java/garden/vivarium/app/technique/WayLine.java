@@ -40,4 +40,13 @@ public record WayLine(
     public double high() {
         return strike.quantile(0.95);
     }
+
+    /** The rate that the next batch may have, which scatters more than the mean is unsure: one in twenty below. */
+    public double nextLow() {
+        return strike.nextBatch().quantile(0.05);
+    }
+
+    public double nextHigh() {
+        return strike.nextBatch().quantile(0.95);
+    }
 }

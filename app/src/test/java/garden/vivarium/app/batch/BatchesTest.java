@@ -326,8 +326,12 @@ class BatchesTest {
         look(first, Growing.count(TODAY.minusDays(3), 1, 11));
 
         assertThat(in(() -> reads.sheet(first.code()).outlook())).isEqualTo(before);
-        assertThat(in(() -> reads.sheet(stuck(TODAY).code()).outlook().strike().mean()))
-                .isLessThan(before.strike().mean());
+        assertThat(in(() -> reads.sheet(stuck(TODAY).code())
+                        .outlook()
+                        .inSeason()
+                        .strike()
+                        .mean()))
+                .isLessThan(before.inSeason().strike().mean());
     }
 
     private LookCommand randomLook(Random random) {

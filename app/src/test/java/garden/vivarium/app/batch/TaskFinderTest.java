@@ -7,18 +7,24 @@ import static org.mockito.Mockito.when;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.watch.Behind;
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.test.util.ReflectionTestUtils;
@@ -28,6 +34,7 @@ class TaskFinderTest {
 
     private static final Guide GUIDE = Guide.load();
     private static final Protocol PLUGS = GUIDE.protocol("tip-in-plugs").orElseThrow();
+    private static final Outlook OUTLOOK = Outlook.ofGuide(PLUGS, 0.08);
     private static final LocalDate STUCK = LocalDate.of(2026, 5, 1);
 
     private final Today today = mock(Today.class);
@@ -56,13 +63,18 @@ class TaskFinderTest {
     }
 
     @Test
-    void afterALookTheNextFollowsFromWhatIsExpected() {
-        Task next = only(known(batch(counts(0, 0), STUCK.plusDays(17), 1), tallies(17, 0, 24)));
+    void afterALookTheNextFollowsFromHowTheBatchHasGone() {
+        Task next = only(known(moved(batch(counts(8, 0), STUCK.plusDays(17), 1), 0), tallies(17, 8, 16)));
 
         assertThat(next.kind()).isEqualTo(Task.Kind.LOOK);
         assertThat(next.due()).isBetween(STUCK.plusDays(20), STUCK.plusDays(26));
         assertThat(next.why()).contains("last seen on day 17").contains("in ten still waiting");
         assertThat(next.pressing()).isFalse();
+
+        Task nothing = only(known(batch(counts(0, 0), STUCK.plusDays(17), 1), tallies(17, 0, 24)));
+        assertThat(nothing.why())
+                .as("where nothing came, less is to be expected of the rest, with its figure")
+                .containsPattern("By day \\d+, \\d+ in a hundred still waiting");
     }
 
     @Test
@@ -81,10 +93,11 @@ class TaskFinderTest {
         Task firm = only(known(moved(late, 3), tallies(90, 20, 4)));
 
         assertThat(soft.kind()).isEqualTo(Task.Kind.GIVE_UP);
-        assertThat(soft.why()).contains("Nothing by day 90").doesNotContain("firm");
-        assertThat(soft.working().steps())
-                .last()
-                .satisfies(s -> assertThat(s.figures()).startsWith("day "));
+        assertThat(soft.why())
+                .contains("Nothing by day 90")
+                .contains("in a hundred of such pieces")
+                .doesNotContain("firm");
+        assertThat(soft.pieces()).isEqualTo(4);
         assertThat(firm.why()).contains("3 of them last felt firm");
     }
 
@@ -97,13 +110,37 @@ class TaskFinderTest {
     }
 
     @Test
+    void piecesThatNobodyLookedAtForLongAreNotGivenUpWithTheOthers() {
+        when(today.date()).thenReturn(STUCK.plusDays(95));
+        Tallies partly =
+                Tallies.of(Map.of(Interval.reached(0, 30), 16L, Interval.pending(90), 4L, Interval.pending(12), 4L));
+        List<Task> tasks = finder.tasks(known(moved(batch(counts(16, 0), STUCK.plusDays(90), 1), 0), partly));
+
+        assertThat(tasks).extracting(Task::kind).containsExactly(Task.Kind.GIVE_UP, Task.Kind.LOOK);
+        assertThat(tasks.get(0).pieces()).isEqualTo(4);
+        assertThat(tasks.get(0).why()).contains("The other 4 pieces may still come");
+    }
+
+    @Test
     void behindIsJudgedOnceUntilTheBatchChanges() {
-        TaskFinder.Known none = known(batch(counts(0, 0), STUCK.plusDays(35), 1), tallies(35, 0, 24));
-        Behind first = finder.behind(none).orElseThrow();
+        BatchView none = batch(counts(0, 0), STUCK.plusDays(46), 1);
+        AtomicInteger asked = new AtomicInteger();
+        Supplier<Histories.AsKnown> looks = () -> {
+            asked.incrementAndGet();
+            return new Histories.AsKnown(
+                    new TreeMap<>(Map.of(35, tallies(35, 0, 24), 46, tallies(46, 0, 24))),
+                    Collections.emptySortedMap());
+        };
+        Behind first = finder.behind(none, OUTLOOK, looks).orElseThrow();
 
         assertThat(first.isBehind()).isTrue();
-        assertThat(finder.behind(none).orElseThrow()).isSameAs(first);
-        assertThat(finder.behind(known(batch(counts(0, 0), null, 1), Tallies.of(Map.of(Interval.pending(0), 24L)))))
+        assertThat(finder.isJudged(none)).isTrue();
+        assertThat(finder.behind(none, OUTLOOK, looks).orElseThrow()).isSameAs(first);
+        assertThat(asked).hasValue(1);
+        assertThat(finder.behind(
+                        batch(counts(0, 0), null, 1),
+                        OUTLOOK,
+                        () -> new Histories.AsKnown(Collections.emptySortedMap(), Collections.emptySortedMap())))
                 .as("nothing can be said before the first look")
                 .isEmpty();
     }
@@ -115,7 +152,16 @@ class TaskFinderTest {
     }
 
     private static TaskFinder.Known known(BatchView batch, Tallies ready) {
-        return new TaskFinder.Known(batch, Outlook.ofGuide(PLUGS, 0.08), ready, List.of(), null, Optional.empty());
+        return new TaskFinder.Known(
+                batch,
+                OUTLOOK,
+                ready,
+                ready.lastDay() == 0
+                        ? Optional.empty()
+                        : Optional.of(RunningBatch.of(OUTLOOK.in(batch.season()).prior(), ready)),
+                List.of(),
+                null,
+                Optional.empty());
     }
 
     /** Ready by the day, and pending at it. */
@@ -127,16 +173,16 @@ class TaskFinderTest {
         return new Counts(24, ready, ready, lost, 0, 0);
     }
 
-    private static BatchView batch(Counts counts, LocalDate lastLook, double slowing) {
-        return view(counts, lastLook, slowing, 0, 0);
+    private static BatchView batch(Counts counts, LocalDate lastLook, double slower) {
+        return view(counts, lastLook, slower, 0, 0);
     }
 
     /** The same batch with all ready pieces moved, and so many of the rest last felt firm. */
     private static BatchView moved(BatchView b, int firm) {
-        return view(b.counts(), b.lastLook(), b.slowing(), b.counts().ready(), firm);
+        return view(b.counts(), b.lastLook(), b.season().slower(), b.counts().ready(), firm);
     }
 
-    private static BatchView view(Counts counts, LocalDate lastLook, double slowing, int moved, int firm) {
+    private static BatchView view(Counts counts, LocalDate lastLook, double slower, int moved, int firm) {
         return new BatchView(
                 UUID.randomUUID(),
                 "26w18-A",
@@ -169,8 +215,7 @@ class TaskFinderTest {
                 3,
                 null,
                 null,
-                slowing,
-                1,
+                new SeasonFactors(slower, 1),
                 counts,
                 moved,
                 0,

@@ -26,21 +26,21 @@ class ToComeTest extends AtANursery {
     @Test
     void aBatchGivesWhatWasExpectedThenWhatWasSeenThenWhatSettled() {
         BatchView batch = running("tip-in-plugs", 40, 30);
-        Supply hoped = only().by(LATE);
+        Supply hoped = only().by(LATE).alone();
         assertThat(hoped.mean()).isBetween(24.0, 34.0);
         assertThat(hoped.most()).isLessThanOrEqualTo(40);
 
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(2), 36, 4)));
-        Supply seen = only().by(LATE);
+        Supply seen = only().by(LATE).alone();
         assertThat(seen.most()).isEqualTo(36);
         assertThat(seen.mean()).as("some of 36 will not settle").isBetween(30.0, 36.0);
 
         run(() -> batches.move(batch.code(), TODAY.minusDays(1), 36, 36));
-        assertThat(only().by(LATE).mean()).isCloseTo(seen.mean(), within(1e-6));
+        assertThat(only().by(LATE).alone().mean()).isCloseTo(seen.mean(), within(1e-6));
 
         run(() -> reads.pottings(batch.id()).forEach(p -> batches.settle(batch.code(), p.id(), TODAY, 33)));
-        assertThat(only().by(LATE).atLeast(33)).isEqualTo(1);
-        assertThat(only().by(LATE).most()).isEqualTo(33);
+        assertThat(only().by(LATE).alone().atLeast(33)).isEqualTo(1);
+        assertThat(only().by(LATE).alone().most()).isEqualTo(33);
     }
 
     @Test
@@ -50,9 +50,9 @@ class ToComeTest extends AtANursery {
         int settles =
                 guide.protocol("tip-in-plugs").orElseThrow().establishment().days();
 
-        assertThat(only().by(TODAY.plusDays(settles - 1L)).mean()).isZero();
-        assertThat(only().by(TODAY.plusDays(settles)).mean()).isGreaterThan(15);
-        assertThat(only().by(TODAY.minusDays(40)).mean())
+        assertThat(only().by(TODAY.plusDays(settles - 1L)).alone().mean()).isZero();
+        assertThat(only().by(TODAY.plusDays(settles)).alone().mean()).isGreaterThan(15);
+        assertThat(only().by(TODAY.minusDays(40)).alone().mean())
                 .as("a day that has passed is today")
                 .isZero();
     }
@@ -66,9 +66,14 @@ class ToComeTest extends AtANursery {
                 .orElseThrow();
         run(() -> batches.make(Growing.newBatch(pad, pads, 12, TODAY.minusDays(1), null)));
 
-        Supply supply = sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(500));
+        Supply supply =
+                sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(500)).alone();
         assertThat(supply.mean()).isBetween(4.0, 12.0 * pad.output().mean());
-        assertThat(sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(2)).mean())
+        assertThat(sourcesOf(pads.plant().name())
+                        .get(0)
+                        .by(TODAY.plusDays(2))
+                        .alone()
+                        .mean())
                 .isZero();
     }
 
@@ -81,8 +86,8 @@ class ToComeTest extends AtANursery {
                 .perPot(3)
                 .made()));
 
-        assertThat(only().by(LATE).most()).isLessThanOrEqualTo(10);
-        assertThat(only().by(LATE).mean()).isGreaterThan(5);
+        assertThat(only().by(LATE).alone().most()).isLessThanOrEqualTo(10);
+        assertThat(only().by(LATE).alone().mean()).isGreaterThan(5);
     }
 
     @Test
@@ -96,7 +101,7 @@ class ToComeTest extends AtANursery {
         ToCome.Source source = sourcesOf(lilies.plant().name()).get(0);
         assertThat(source.batch().isAsleep()).isTrue();
         assertThat(source.expected().stuck()).isEqualTo(TODAY);
-        assertThat(source.by(LATE.plusDays(200)).mean()).isGreaterThan(12);
+        assertThat(source.by(LATE.plusDays(200)).alone().mean()).isGreaterThan(12);
     }
 
     @Test

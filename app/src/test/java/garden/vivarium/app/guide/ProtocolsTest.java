@@ -12,7 +12,7 @@ import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.Missing;
 import garden.vivarium.app.platform.Problem;
 import garden.vivarium.core.evidence.Way;
-import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
 import java.util.List;
@@ -127,10 +127,10 @@ class ProtocolsTest extends AtANursery {
 
     /** The same with a later window for ready. */
     private static Protocol slower(Protocol p) {
-        String text = Guide.write(p);
+        String text = KeptProtocol.write(p);
         String slower = text.replaceAll("(?m)^(\\s*)tooLong: .*$", "$1tooLong: 99");
         assertThat(slower).isNotEqualTo(text);
-        return Guide.readProtocol(slower);
+        return KeptProtocol.read(slower);
     }
 
     private NewBatch by(Protocol p, LocalDate day) {

@@ -223,7 +223,7 @@ class PlannerServicesTest extends AtANursery {
         run(() -> batches.look(batch.code(), Growing.count(TODAY, 0, plan.take())));
         Outcomes.Outcome outcome = in(outcomes::book).plans().get(0);
         assertThat(outcome.came()).isZero();
-        assertThat(outcome.met()).isFalse();
+        assertThat(outcome.met()).hasValue(0);
         assertThat(in(outcomes::book).ofPlans().orElseThrow().of()).isOne();
     }
 

@@ -1,9 +1,12 @@
 package garden.vivarium.app.platform;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
@@ -38,6 +41,37 @@ public final class PrivateDatabase {
         return "jdbc:mariadb://127.0.0.1:" + port + "/vivarium_first";
     }
 
+    /** A third database, for data of an earlier version. */
+    public String earlierUrl() {
+        return "jdbc:mariadb://127.0.0.1:" + port + "/vivarium_earlier";
+    }
+
+    /** Runs a dump against the third database, over the network as the application's own user. */
+    public void loadEarlier(InputStream sql) throws IOException {
+        Process client = new ProcessBuilder(
+                        "mariadb",
+                        "--no-defaults",
+                        "-h127.0.0.1",
+                        "-P" + port,
+                        "-u" + user(),
+                        "-p" + password,
+                        "--default-character-set=utf8mb4",
+                        "vivarium_earlier")
+                .redirectErrorStream(true)
+                .start();
+        try (OutputStream to = client.getOutputStream()) {
+            sql.transferTo(to);
+        }
+        String said = new String(client.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        try {
+            if (client.waitFor() != 0) {
+                throw new IOException("the dump was not read: " + said);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     public String user() {
         return "vivarium";
     }
@@ -68,6 +102,8 @@ public final class PrivateDatabase {
                     grant all on vivarium.* to 'vivarium'@'127.0.0.1';
                     create database if not exists vivarium_first character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
                     grant all on vivarium_first.* to 'vivarium'@'127.0.0.1';
+                    create database if not exists vivarium_earlier character set utf8mb4 collate utf8mb4_uca1400_ai_ci;
+                    grant all on vivarium_earlier.* to 'vivarium'@'127.0.0.1';
                     """.formatted(password));
             int port = freePort();
             Process server = new ProcessBuilder(

@@ -58,7 +58,7 @@ class PlannerTest extends AtThePages {
 
         assertThat(browser.texts("section[aria-labelledby=ways] .behind"))
                 .anyMatch(t -> t.contains("would do it by"))
-                .anyMatch(t -> t.contains("Too late this way"));
+                .anyMatch(t -> t.contains("No number would do by then this way"));
     }
 
     @Test

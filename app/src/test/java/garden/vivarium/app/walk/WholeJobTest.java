@@ -59,7 +59,7 @@ class WholeJobTest extends AtThePages {
         browser.type("wanted", "10");
         browser.type("due", "2026-06-20");
         browser.untilAddress("due=2026-06-20");
-        browser.untilText("main", "Too late this way");
+        browser.untilText("main", "No number of pieces gives that chance");
         assertThat(browser.text(".warning")).contains("A later day, fewer plants or a quicker way would do");
 
         browser.type("due", "2026-09-15");

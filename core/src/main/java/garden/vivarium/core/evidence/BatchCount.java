@@ -2,7 +2,7 @@ package garden.vivarium.core.evidence;
 
 /**
  * What one batch says of a rate: {@code kept} of {@code of} pieces. Counts may be fractions, as running batches count
- * only as far as they can be judged.
+ * as the finished ones that would tell the same.
  *
  * @param kept pieces that made it, 0 to {@code of}
  * @param of pieces judged, above 0
@@ -17,16 +17,18 @@ public record BatchCount(double kept, double of) {
     }
 
     /**
-     * A running batch, judged as far as its age allows: {@code ready} pieces count whole, each of the others as the share
-     * F(c) of ready times that lie before its last look. This gives the rate the likelihood of section 4, πᵏ(1 − πF(c)), to
-     * first order in π.
+     * The same batch as evidence on another season: with Q the factor of the season asked about over the batch's own,
+     * min(1, Q)·k of max(that, n·min(1, 1/Q)). A piece that struck in a poor season would have in a good one too; one that
+     * failed there tells only so much of the good one.
      *
-     * @param ready pieces ready so far
-     * @param others pieces pending or lost so far
-     * @param judgedShare F(c), above 0 and at most 1
+     * @param ratio Q, above 0
      */
-    public static BatchCount running(double ready, double others, double judgedShare) {
-        return new BatchCount(ready, ready + others * judgedShare);
+    public BatchCount inSeason(double ratio) {
+        if (ratio == 1) {
+            return this;
+        }
+        double thenKept = Math.min(1, ratio) * kept;
+        return new BatchCount(thenKept, Math.max(thenKept, of * Math.min(1, 1 / ratio)));
     }
 
     /** The number of independent pieces that this batch is worth: n ÷ (1 + (n−1)ρ), and n itself below one piece. */

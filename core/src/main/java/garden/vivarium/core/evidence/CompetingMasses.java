@@ -68,7 +68,7 @@ final class CompetingMasses {
                     from[r] = reached.size() + lost.firstFrom(i.after());
                     to[r] = reached.size() + lost.endBy(i.by());
                 }
-                case PENDING -> {
+                case GIVEN_UP, PENDING, SENT -> {
                     open[r] = true;
                     from[r] = reached.firstFrom(i.after());
                     to[r] = reached.size();

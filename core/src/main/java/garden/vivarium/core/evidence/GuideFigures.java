@@ -4,7 +4,7 @@ import garden.vivarium.core.timing.Window;
 import java.util.Optional;
 
 /**
- * What the guide says of a way, before any batch.
+ * What the guide says of a way in season, before any batch.
  *
  * @param rate 0 to 1, both excluded
  * @param firstSign window; absent where there is no first sign

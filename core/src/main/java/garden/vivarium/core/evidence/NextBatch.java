@@ -1,6 +1,8 @@
 package garden.vivarium.core.evidence;
 
-import org.hipparchus.distribution.continuous.BetaDistribution;
+import org.apache.commons.numbers.gamma.RegularizedBeta;
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * The rate of one batch still to come, as Beta(a, b) by matching mean and variance: a = m(m(1−m)/v − 1). Section 3 of the
@@ -10,6 +12,11 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
  * @param b above 0
  */
 public record NextBatch(double a, double b) {
+
+    private static final double LARGEST_LOGIT = 700;
+
+    /** Any rate is as likely as any other. */
+    static final NextBatch EVEN = new NextBatch(1, 1);
 
     public NextBatch {
         if (!(a > 0) || !(b > 0)) {
@@ -36,9 +43,39 @@ public record NextBatch(double a, double b) {
         return mean() * (1 - mean()) / (a + b + 1);
     }
 
-    /** The quantile of the next batch's rate. */
+    /**
+     * The quantile of the next batch's rate: where the regularised incomplete beta function is the probability, sought on the
+     * scale of ln(p/(1−p)), on which it is as smooth near 0 and 1 as between.
+     *
+     * @param probability above 0 and below 1
+     */
     public double quantile(double probability) {
-        return new BetaDistribution(a, b).inverseCumulativeProbability(probability);
+        UnivariateFunction above = logit -> RegularizedBeta.value(rate(logit), a, b) - probability;
+        double middle = Math.log(a / b);
+        double reach = 1 / Math.sqrt(a) + 1 / Math.sqrt(b);
+        double low = middle - reach;
+        double high = middle + reach;
+        while (above.value(low) > 0) {
+            if (low < -LARGEST_LOGIT) {
+                return 0;
+            }
+            high = low;
+            low -= reach;
+            reach *= 2;
+        }
+        while (above.value(high) < 0) {
+            if (high > LARGEST_LOGIT) {
+                return 1;
+            }
+            low = high;
+            high += reach;
+            reach *= 2;
+        }
+        return rate(new BracketingNthOrderBrentSolver(1e-12, 1e-11, 1e-13, 5).solve(500, above, low, high));
+    }
+
+    private static double rate(double logit) {
+        return 1 / (1 + Math.exp(-logit));
     }
 
     /**

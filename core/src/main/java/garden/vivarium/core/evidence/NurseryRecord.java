@@ -1,82 +1,112 @@
 package garden.vivarium.core.evidence;
 
 import garden.vivarium.core.evidence.Overdispersion.WayCounts;
+import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.timing.Window;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
- * All batches of a nursery as evidence. For any way it gives the strike rate and the times, borrowed down nested levels:
- * the guide, then method and medium over all plant groups, then the group with the same method, then this plant with this
- * method, then the way itself. Each level holds only batches that no closer level holds. Sections 3 and 4 of the design's
- * science page.
+ * All batches of a nursery as evidence. For any way in any season it gives the strike rate and the times, borrowed down nested
+ * levels: the guide, then method and medium over all plant groups, then the group with the same method, then this plant with
+ * this method, then the way itself in its other seasons, then in this one. Each level holds only batches that no closer level
+ * holds.
  *
- * <p>Immutable; fits are made when first asked for and kept.
+ * <p>Finished batches speak first. A running batch is weighed against what they say, and then counts as the finished batch that
+ * would tell the same; so none is its own evidence.
+ *
+ * <p>Immutable; what is asked for is reckoned when first asked for and kept.
  */
 public final class NurseryRecord {
 
+    private static final Predicate<WayBatch> ALL = b -> true;
+
     private final List<WayBatch> batches;
     private final Map<String, List<WayBatch>> byMethod;
+    private final Function<Way, GuideFigures> asked;
     private final Function<Way, GuideFigures> guide;
     private final List<CountedWay> finished;
-    private final Map<WayBatch, BatchCount> finishedCounts = new IdentityHashMap<>();
     private final Overdispersion spread;
-    private final Map<Way, RootingTime> readyTimes = new ConcurrentHashMap<>();
-    private final Map<Way, Optional<RootingTime>> firstSignTimes = new ConcurrentHashMap<>();
-    private final Map<Way, StrikeRate> rates = new ConcurrentHashMap<>();
+    private final TimeEvidence readyTimes;
+    private final TimeEvidence firstSignTimes;
+    private final Map<Asked, StrikeRate> finishedRates = new ConcurrentHashMap<>();
+    private final Map<Asked, StrikeRate> finishedFirstSigns = new ConcurrentHashMap<>();
+    private final Map<Asked, StrikeRate> rates = new ConcurrentHashMap<>();
+    private final Map<Asked, RootingTime> ready = new ConcurrentHashMap<>();
+    private final Map<Asked, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
+    private final Map<Asked, BatchPrior> priors = new ConcurrentHashMap<>();
+    private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
 
     private NurseryRecord(
             List<WayBatch> batches,
+            Function<Way, GuideFigures> asked,
             Function<Way, GuideFigures> guide,
             List<CountedWay> finished,
-            Overdispersion spread) {
+            Overdispersion spread,
+            NurseryRecord before) {
         this.batches = batches;
-        batches.stream()
-                .filter(WayBatch::isFinished)
-                .forEach(b -> finishedCounts.put(b, new BatchCount(b.kept(), b.judgeable())));
         this.byMethod =
                 batches.stream().collect(Collectors.groupingBy(b -> b.way().method()));
+        this.asked = asked;
         this.guide = guide;
         this.finished = finished;
         this.spread = spread;
+        this.readyTimes = new TimeEvidence(
+                batches,
+                WayBatch::ready,
+                w -> Optional.of(guide.apply(w).ready()),
+                b -> finishedRate(Asked.of(b)).nextBatch(),
+                before == null ? null : before.readyTimes);
+        this.firstSignTimes = new TimeEvidence(
+                batches,
+                b -> b.isFirstSignLookedFor() ? b.firstSign() : Tallies.none(),
+                w -> guide.apply(w).firstSign(),
+                b -> finishedFirstSign(Asked.of(b)).nextBatch(),
+                before == null ? null : before.firstSignTimes);
     }
 
-    /** Finished counts of a way in a form that can be compared with an earlier record's. */
-    private record CountedWay(Way way, List<List<Integer>> counts) {}
+    /** Finished counts of a way in one season, in a form that can be compared with an earlier record's. */
+    private record CountedWay(Asked asked, List<List<Integer>> counts) {}
 
     /**
      * A record of the batches.
      *
      * @param batches all batches with at least one piece stuck
-     * @param guide what the guide says of any way
+     * @param guide what the guide says of any way in season
      */
     public static NurseryRecord of(Collection<WayBatch> batches, Function<Way, GuideFigures> guide) {
         return make(batches, guide, null);
     }
 
     /**
-     * The record after some batches have changed. The spread between batches, the dearest figure, is kept where no
-     * finished batch has changed.
+     * The record after some batches have changed. What is heard of each batch's speed is kept where the batch, and the rate it
+     * is judged by, stand as they were; the spread between batches where no finished batch has changed.
      */
     public NurseryRecord updated(Collection<WayBatch> now) {
-        return make(now, guide, this);
+        return make(now, asked, this);
     }
 
     private static NurseryRecord make(
             Collection<WayBatch> batches, Function<Way, GuideFigures> guide, NurseryRecord before) {
         List<WayBatch> all = List.copyOf(batches);
-        Map<Way, List<List<Integer>>> counts = new LinkedHashMap<>();
+        // Asked once a way, and here: later it is asked from other threads too.
+        Map<Way, GuideFigures> figures = new ConcurrentHashMap<>();
+        Function<Way, GuideFigures> known = w -> kept(figures, w, guide);
+        all.forEach(b -> known.apply(b.way()));
+        Map<Asked, List<List<Integer>>> counts = new LinkedHashMap<>();
         for (WayBatch b : all) {
             if (b.isFinished()) {
-                counts.computeIfAbsent(b.way(), w -> new ArrayList<>()).add(List.of(b.kept(), b.judgeable()));
+                counts.computeIfAbsent(Asked.of(b), w -> new ArrayList<>()).add(List.of(b.kept(), b.judgeable()));
             }
         }
         List<CountedWay> finished = counts.entrySet().stream()
@@ -86,40 +116,23 @@ public final class NurseryRecord {
                 ? before.spread
                 : Overdispersion.estimate(finished.stream()
                         .map(c -> new WayCounts(
-                                guide.apply(c.way()).rate(),
+                                known.apply(c.asked().way()).rate()
+                                        * c.asked().season().poorer(),
                                 c.counts().stream()
                                         .map(k -> new int[] {k.get(0), k.get(1)})
                                         .toList()))
                         .toList());
-        NurseryRecord record = new NurseryRecord(all, guide, finished, spread);
-        if (before != null && before.spread == spread) {
-            record.keepWhatStands(before);
-        }
-        return record;
-    }
-
-    /** Fits of methods none of whose batches have changed stand as they were: levels never reach beyond a method. */
-    private void keepWhatStands(NurseryRecord before) {
-        byMethod.forEach((method, now) -> {
-            if (now.equals(before.byMethod.get(method))) {
-                copy(method, before.rates, rates);
-                copy(method, before.readyTimes, readyTimes);
-                copy(method, before.firstSignTimes, firstSignTimes);
-            }
-        });
-    }
-
-    private static <T> void copy(String method, Map<Way, T> from, Map<Way, T> to) {
-        from.forEach((way, fit) -> {
-            if (way.method().equals(method)) {
-                to.put(way, fit);
-            }
-        });
+        return new NurseryRecord(all, guide, known, finished, spread, before);
     }
 
     /** The spread between batches beyond chance. */
     public Overdispersion spread() {
         return spread;
+    }
+
+    /** How much batches differ in speed, to ready. */
+    public SpeedSpread speed() {
+        return readyTimes.speed();
     }
 
     /** Whether fewer than twenty batches are finished: then intervals are rougher, and pages say so. */
@@ -140,75 +153,211 @@ public final class NurseryRecord {
         return batches.stream().filter(b -> b.way().equals(way)).toList();
     }
 
-    /** What the guide says of a way. */
+    /** What the guide says of a way in season. */
     public GuideFigures guide(Way way) {
         return guide.apply(way);
     }
 
-    /** The mean strike rate of a way, with batches or without. */
+    /** The mean strike rate of a way in season, with batches or without. */
     public StrikeRate strike(Way way) {
-        return rates.computeIfAbsent(way, this::fitStrike);
+        return strike(way, SeasonFactors.IN_SEASON);
     }
 
-    /** The time to ready of a way. */
+    /** The mean strike rate of a way in a season: no factor is to be put to it afterwards. */
+    public StrikeRate strike(Way way, SeasonFactors season) {
+        return kept(rates, new Asked(way, season), a -> rate(a, this::count));
+    }
+
+    /** The time to ready of a way in season. */
     public RootingTime ready(Way way) {
-        return readyTimes.computeIfAbsent(
-                way, w -> RootingTimeFit.borrow(guide.apply(w).ready(), timed(w, WayBatch::ready)));
+        return ready(way, SeasonFactors.IN_SEASON);
     }
 
-    /** The time to first sign of a way; empty where there is none. */
-    public Optional<RootingTime> firstSign(Way way) {
-        return firstSignTimes.computeIfAbsent(
+    /** The time to ready of a way in a season. */
+    public RootingTime ready(Way way, SeasonFactors season) {
+        return kept(
+                ready,
+                new Asked(way, season),
+                a -> readyTimes.time(a, levelsOf(a, ALL)).orElseThrow());
+    }
+
+    /** The time to first sign of a way in a season; empty where there is none. */
+    public Optional<RootingTime> firstSign(Way way, SeasonFactors season) {
+        return kept(firstSign, new Asked(way, season), a -> firstSignTimes.time(a, levelsOf(a, ALL)));
+    }
+
+    /** What a batch of the way in the season is weighed against: from finished batches alone. */
+    public BatchPrior prior(Way way, SeasonFactors season) {
+        return kept(priors, new Asked(way, season), this::prior);
+    }
+
+    /** The same for first sign; empty where there is none. */
+    public Optional<BatchPrior> firstSignPrior(Way way, SeasonFactors season) {
+        Asked asked = new Asked(way, season);
+        FailuresShown shown = prior(way, season).shown();
+        return firstSignTimes
+                .time(asked, levelsOf(asked, WayBatch::isFinished))
+                .map(time -> new BatchPrior(finishedFirstSign(asked).nextBatch(), time, shown));
+    }
+
+    /** The strike rate of a way in a season as finished batches alone have it: the mean of which running ones are drawn. */
+    public StrikeRate finishedStrike(Way way, SeasonFactors season) {
+        return finishedRate(new Asked(way, season));
+    }
+
+    /** The share of pieces that reach first sign, as finished batches have it. */
+    public StrikeRate firstSignRate(Way way, SeasonFactors season) {
+        return finishedFirstSign(new Asked(way, season));
+    }
+
+    /**
+     * The share that survives the callus stage, stuck of taken.
+     *
+     * @param guideSurvival what the guide says, 0 to 1, both excluded
+     */
+    public StrikeRate callusSurvival(Way way, double guideSurvival) {
+        return share(
                 way,
-                w -> guide.apply(w)
-                        .firstSign()
-                        .map(window -> RootingTimeFit.borrow(window, timed(w, WayBatch::firstSign))));
+                guideSurvival,
+                b -> b.taken() == 0
+                        ? Optional.empty()
+                        : Optional.of(new BatchCount(Math.min(b.stuck(), b.taken()), b.taken())));
     }
 
-    private List<List<TimedBatch>> timed(Way way, Function<WayBatch, Tallies> milestone) {
-        return levels(way).stream()
-                .map(level -> level.batches().stream()
-                        .filter(b -> b.lastKnowingLook() > 0)
-                        .map(b -> TimedBatch.of(milestone.apply(b), b.age(), spread.rho()))
-                        .toList())
-                .toList();
+    /**
+     * The share of young plants that settle, of those of which it was asked.
+     *
+     * @param guideRate what the guide says, 0 to 1, both excluded
+     */
+    public StrikeRate establishment(Way way, double guideRate) {
+        return share(
+                way,
+                guideRate,
+                b -> b.moved().of() == 0
+                        ? Optional.empty()
+                        : Optional.of(
+                                new BatchCount(b.moved().settled(), b.moved().of())));
     }
 
-    private StrikeRate fitStrike(Way way) {
+    /** What a running batch tells of its own way, as pieces of a finished one; empty for a finished one or where it tells nothing. */
+    public Optional<BatchCount> tells(WayBatch batch) {
+        return batch.isFinished() ? Optional.empty() : ofRunning(batch);
+    }
+
+    private StrikeRate share(Way way, double guideRate, Function<WayBatch, Optional<BatchCount>> count) {
+        Asked asked = new Asked(way, SeasonFactors.IN_SEASON);
+        return borrow(asked, guideRate, (b, a) -> count.apply(b));
+    }
+
+    private StrikeRate finishedRate(Asked asked) {
+        return kept(finishedRates, asked, a -> rate(a, NurseryRecord::finishedCount));
+    }
+
+    private StrikeRate finishedFirstSign(Asked asked) {
+        return kept(finishedFirstSigns, asked, a -> rate(a, NurseryRecord::firstSignCount));
+    }
+
+    private interface Counting {
+        Optional<BatchCount> of(WayBatch batch, Asked asked);
+    }
+
+    private StrikeRate rate(Asked asked, Counting counting) {
+        return borrow(
+                asked,
+                guide.apply(asked.way()).rate() * asked.season().poorer(),
+                (b, a) -> counting.of(b, a).map(c -> c.inSeason(a.poorerThan(b))));
+    }
+
+    private StrikeRate borrow(Asked asked, double guideRate, Counting counting) {
         List<Level> counted = new ArrayList<>();
-        for (Batches level : levels(way)) {
+        for (Batches level : levels(asked)) {
             List<BatchCount> counts = new ArrayList<>();
-            level.batches().forEach(b -> count(b).ifPresent(counts::add));
+            level.batches().forEach(b -> counting.of(b, asked).ifPresent(counts::add));
             counted.add(new Level(level.name(), counts));
         }
-        return StrikeRate.of(guide.apply(way).rate(), counted, spread.rho());
+        return StrikeRate.of(guideRate, counted, spread.rho());
     }
 
-    private Optional<BatchCount> count(WayBatch b) {
-        BatchCount whole = finishedCounts.get(b);
-        if (whole != null) {
-            return Optional.of(whole);
-        }
-        double judged = b.lastKnowingLook() == 0 ? 0 : ready(b.way()).by(b.lastKnowingLook());
-        double of = b.kept() + (b.judgeable() - b.kept()) * judged;
-        // Less than a tenth of a piece says nothing, and would only add a batch to the list of evidence.
-        return of < 0.1
+    private static Optional<BatchCount> finishedCount(WayBatch b, Asked asked) {
+        return b.isFinished() ? Optional.of(new BatchCount(b.kept(), b.judgeable())) : Optional.empty();
+    }
+
+    private static Optional<BatchCount> firstSignCount(WayBatch b, Asked asked) {
+        return !b.isFinished()
                 ? Optional.empty()
-                : Optional.of(BatchCount.running(b.kept(), b.judgeable() - b.kept(), judged));
+                : Optional.of(new BatchCount(
+                        b.isFirstSignLookedFor()
+                                ? Math.min(b.judgeable(), b.firstSign().total(Outcome.REACHED))
+                                : b.kept(),
+                        b.judgeable()));
+    }
+
+    private Optional<BatchCount> count(WayBatch b, Asked asked) {
+        return b.isFinished() ? finishedCount(b, asked) : ofRunning(b);
+    }
+
+    private Optional<BatchCount> ofRunning(WayBatch b) {
+        return kept(running, b, this::runningCount);
+    }
+
+    private Optional<BatchCount> runningCount(WayBatch b) {
+        if (b.ready().lastLook() == 0 || b.judgeable() == 0) {
+            return Optional.empty();
+        }
+        BatchPrior prior = prior(b.way(), b.season());
+        double[] tells = RunningBatch.of(prior, b.ready()).asFinished(prior.rate(), b.judgeable());
+        // Less than a tenth of a piece says nothing, and would only add a batch to the list of evidence.
+        return tells[1] < 0.1 ? Optional.empty() : Optional.of(new BatchCount(Math.min(tells[0], tells[1]), tells[1]));
+    }
+
+    private BatchPrior prior(Asked asked) {
+        List<List<WayBatch>> levels = levelsOf(asked, WayBatch::isFinished);
+        RootingTime time = readyTimes.time(asked, levels).orElseThrow();
+        Window own = guide.apply(asked.way()).ready();
+        double median = own.mu() + Math.log(asked.season().slower());
+        List<List<ShownByRecord.Failed>> failed = levels.stream()
+                .map(level -> level.stream()
+                        .map(b -> new ShownByRecord.Failed(
+                                b.ready(),
+                                Math.exp(guide.apply(b.way()).ready().mu()
+                                        + Math.log(b.season().slower())
+                                        - median)))
+                        .filter(ShownByRecord.Failed::isAny)
+                        .toList())
+                .toList();
+        return new BatchPrior(finishedRate(asked).nextBatch(), time, new ShownByRecord(time, failed, spread.rho()));
+    }
+
+    /** Not computeIfAbsent: what is reckoned asks for other ways, and may ask for much. */
+    private static <K, V> V kept(Map<K, V> map, K key, Function<K, V> reckon) {
+        V known = map.get(key);
+        if (known == null) {
+            known = reckon.apply(key);
+            map.put(key, known);
+        }
+        return known;
     }
 
     private record Batches(String name, List<WayBatch> batches) {}
 
+    private List<List<WayBatch>> levelsOf(Asked asked, Predicate<WayBatch> which) {
+        return levels(asked).stream()
+                .map(l -> l.batches().stream().filter(which).toList())
+                .toList();
+    }
+
     /** From the widest to the closest level; each batch is in the closest that it fits. */
-    private List<Batches> levels(Way way) {
-        List<WayBatch> own = new ArrayList<>();
+    private List<Batches> levels(Asked asked) {
+        Way way = asked.way();
+        List<WayBatch> sameSeason = new ArrayList<>();
+        List<WayBatch> otherSeason = new ArrayList<>();
         List<WayBatch> samePlant = new ArrayList<>();
         List<WayBatch> sameGroup = new ArrayList<>();
         List<WayBatch> sameMedium = new ArrayList<>();
         for (WayBatch b : byMethod.getOrDefault(way.method(), List.of())) {
             Way other = b.way();
             if (other.equals(way)) {
-                own.add(b);
+                (asked.isSameSeason(b) ? sameSeason : otherSeason).add(b);
             } else if (other.plant().equals(way.plant())) {
                 samePlant.add(b);
             } else if (other.group().equals(way.group())) {
@@ -221,6 +370,7 @@ public final class NurseryRecord {
                 new Batches("Other groups, %s in %s".formatted(way.method(), way.medium()), sameMedium),
                 new Batches("Other plants of its group, %s".formatted(way.method()), sameGroup),
                 new Batches("This plant, %s in other ways".formatted(way.method()), samePlant),
-                new Batches("This plant, this way", own));
+                new Batches("This plant, this way, at other times of year", otherSeason),
+                new Batches("This plant, this way", sameSeason));
     }
 }

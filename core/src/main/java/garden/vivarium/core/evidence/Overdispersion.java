@@ -1,35 +1,36 @@
 package garden.vivarium.core.evidence;
 
 import garden.vivarium.core.Working;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
-import org.hipparchus.optim.MaxEval;
-import org.hipparchus.optim.nonlinear.scalar.GoalType;
-import org.hipparchus.optim.univariate.BrentOptimizer;
-import org.hipparchus.optim.univariate.SearchInterval;
-import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 
 /**
  * How much batches of one way differ from one another beyond chance: ρ, common to all ways of a nursery. Each way's mean
- * is integrated out under Beta(4g, 4(1−g)), g its guide rate, so that differences between ways are not taken for spread.
- * With twenty or more batches ρ maximises the likelihood; with fewer it is the posterior mean under Beta(1, 9). Section 3
- * of the design's science page.
+ * is integrated out under Beta(κg, κ(1−g)), g its guide rate, so that differences between ways are not taken for spread; κ, how
+ * near ways lie to their guide rates, is common to all ways and 2, 4, 8, 16 or 32 with equal chance (a fixed κ would eat ρ).
+ * The answer is always the posterior mean under ρ ~ Beta(1, 9): the greatest likelihood runs to its bound where every piece
+ * strikes. The beta-binomial law: Skellam 1948.
  *
  * @param rho 0 to 1
  * @param batches finished batches it rests on
- * @param logLikelihood of all batches at ρ, natural logarithm
  */
-public record Overdispersion(double rho, int batches, double logLikelihood) {
+public record Overdispersion(double rho, int batches) {
 
-    /** Batches from which on the likelihood alone decides. */
+    /** Batches from which on a nursery is no longer young. */
     public static final int ENOUGH_BATCHES = 20;
 
-    private static final int MEAN_NODES = 64;
-    private static final int RHO_NODES = 64;
+    private static final double[] STRENGTHS = {2, 4, 8, 16, 32};
     private static final double PRIOR_BETA = 9;
+    private static final int MEAN_NODES = 96;
+    private static final int ROOT_NODES = 32;
+    private static final int SCAN = 12;
+    private static final int SCANS = 2;
+    private static final double NEGLIGIBLE = 24;
+    private static final double MOST = 0.999;
 
     /**
      * The finished batches of one way.
@@ -45,10 +46,13 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
 
     /** Estimates ρ from all ways of a nursery; 0.1, the prior's mean, when there is no batch. */
     public static Overdispersion estimate(Collection<WayCounts> ways) {
+        return estimate(ways, STRENGTHS);
+    }
+
+    /** The same where κ is one of these alone. */
+    static Overdispersion estimate(Collection<WayCounts> ways, double... strengths) {
         int batches = ways.stream().mapToInt(w -> w.counts().size()).sum();
-        List<Prepared> prepared = ways.stream().map(Prepared::new).toList();
-        double rho = batches >= ENOUGH_BATCHES ? maximum(prepared) : posteriorMean(prepared);
-        return new Overdispersion(rho, batches, logLikelihood(prepared, rho));
+        return new Overdispersion(posteriorMean(new Evidence(ways, strengths)), batches);
     }
 
     /** How it came about. */
@@ -56,93 +60,148 @@ public record Overdispersion(double rho, int batches, double logLikelihood) {
         return Working.of(
                 "How much batches differ beyond chance",
                 Working.step(
-                        batches >= ENOUGH_BATCHES
-                                ? "The spread that makes your %d finished batches most likely".formatted(batches)
-                                : "With %d finished batches the nursery is young: their evidence is averaged with what is usual"
-                                        .formatted(batches),
+                        batches == 0
+                                ? "No batch is finished yet: what is usual"
+                                : "What is usual, moved by your %d finished %s"
+                                        .formatted(batches, batches == 1 ? "batch" : "batches"),
                         String.format(Locale.ROOT, "ρ = %.3f", rho)),
                 Working.step(
                         "So a tray of 40 counts as this many independent pieces",
                         String.format(Locale.ROOT, "40 ÷ (1 + 39 × %.3f) = %.1f", rho, 40 / (1 + 39 * rho))));
     }
 
-    static double logLikelihoodAt(Collection<WayCounts> ways, double rho) {
-        return logLikelihood(ways.stream().map(Prepared::new).toList(), rho);
-    }
-
-    private static double maximum(List<Prepared> ways) {
-        return new BrentOptimizer(1e-6, 1e-6)
-                .optimize(
-                        new MaxEval(200),
-                        GoalType.MAXIMIZE,
-                        new SearchInterval(0, 0.95, 0.08),
-                        new UnivariateObjectiveFunction(rho -> logLikelihood(ways, rho)))
-                .getPoint();
-    }
-
-    private static double posteriorMean(List<Prepared> ways) {
-        GaussIntegrator rule = new GaussIntegratorFactory().legendre(RHO_NODES, 0, 1);
-        double[] logs = new double[RHO_NODES];
-        double highest = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < RHO_NODES; i++) {
-            logs[i] = logLikelihood(ways, rule.getPoint(i)) + (PRIOR_BETA - 1) * Math.log1p(-rule.getPoint(i));
-            highest = Math.max(highest, logs[i]);
+    /**
+     * By Gauss and Legendre over u = √ρ, in which the density is about as wide everywhere, on the part where it is worth e⁻²⁴
+     * of its peak or more. That part is found by scanning ever closer.
+     */
+    private static double posteriorMean(Evidence evidence) {
+        double low = 0;
+        double high = Math.sqrt(MOST);
+        for (int scan = 0; scan < SCANS; scan++) {
+            double step = (high - low) / SCAN;
+            double[] logs = new double[SCAN + 1];
+            double best = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i <= SCAN; i++) {
+                logs[i] = logDensity(evidence, low + i * step);
+                best = Math.max(best, logs[i]);
+            }
+            int first = 0;
+            while (logs[first] < best - NEGLIGIBLE) {
+                first++;
+            }
+            int last = SCAN;
+            while (logs[last] < best - NEGLIGIBLE) {
+                last--;
+            }
+            boolean whole = first <= 1 && last >= SCAN - 1;
+            double from = low;
+            low = from + Math.max(0, first - 1) * step;
+            high = from + Math.min(SCAN, last + 1) * step;
+            if (whole) {
+                break;
+            }
         }
+        GaussIntegrator rule = new GaussIntegratorFactory().legendre(ROOT_NODES, low, high);
+        double[] logs = new double[ROOT_NODES];
+        for (int i = 0; i < ROOT_NODES; i++) {
+            logs[i] = logDensity(evidence, rule.getPoint(i));
+        }
+        double best = Arrays.stream(logs).max().orElseThrow();
         double mass = 0;
         double moment = 0;
-        for (int i = 0; i < RHO_NODES; i++) {
-            double w = rule.getWeight(i) * Math.exp(logs[i] - highest);
+        for (int i = 0; i < ROOT_NODES; i++) {
+            double u = rule.getPoint(i);
+            double w = rule.getWeight(i) * Math.exp(logs[i] - best);
             mass += w;
-            moment += w * rule.getPoint(i);
+            moment += w * u * u;
         }
         return moment / mass;
     }
 
-    private static double logLikelihood(List<Prepared> ways, double rho) {
-        return ways.stream().mapToDouble(w -> w.logLikelihood(rho)).sum();
+    /** In u = √ρ: the likelihood, the prior's density and the 2u of the change of variable. */
+    private static double logDensity(Evidence evidence, double u) {
+        double rho = u * u;
+        return u <= 0
+                ? Double.NEGATIVE_INFINITY
+                : evidence.logLikelihood(rho) + (PRIOR_BETA - 1) * Math.log1p(-rho) + Math.log(u);
     }
 
-    /** A way with the nodes of its mean's prior. */
-    private static final class Prepared {
-        private final List<int[]> counts;
-        private final RateNodes means;
-        private final double constant;
+    /** All ways on common nodes of their means, so that for each ρ the products Πᵢ(μ + iθ) are made once for all batches. */
+    private static final class Evidence {
+
+        private final RateNodes means = RateNodes.of(1, 1, MEAN_NODES);
+        private final int[][][] counts;
+        private final double[][][] priors;
         private final int largest;
 
-        Prepared(WayCounts way) {
-            counts = way.counts();
-            means = RateNodes.of(4 * way.guideRate(), 4 * (1 - way.guideRate()), MEAN_NODES);
-            largest = counts.stream().mapToInt(c -> c[1]).max().orElse(0);
-            constant = counts.stream()
-                    .mapToDouble(c -> BetaBinomial.logChoose(c[1], c[0]))
-                    .sum();
+        Evidence(Collection<WayCounts> ways, double[] strengths) {
+            List<WayCounts> told =
+                    ways.stream().filter(w -> !w.counts().isEmpty()).toList();
+            counts = told.stream().map(w -> w.counts().toArray(int[][]::new)).toArray(int[][][]::new);
+            largest = told.stream()
+                    .flatMap(w -> w.counts().stream())
+                    .mapToInt(c -> c[1])
+                    .max()
+                    .orElse(0);
+            priors = told.stream()
+                    .map(w -> Arrays.stream(strengths)
+                            .mapToObj(k -> prior(k * w.guideRate(), k * (1 - w.guideRate())))
+                            .toArray(double[][]::new))
+                    .toArray(double[][][]::new);
+        }
+
+        private double[] prior(double a, double b) {
+            double[] logs = new double[means.size()];
+            double best = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < logs.length; i++) {
+                logs[i] = Math.log(means.weight(i))
+                        + (a - 1) * Math.log(means.rate(i))
+                        + (b - 1) * Math.log(means.rest(i));
+                best = Math.max(best, logs[i]);
+            }
+            double sum = 0;
+            for (double log : logs) {
+                sum += Math.exp(log - best);
+            }
+            double whole = best + Math.log(sum);
+            return Arrays.stream(logs).map(l -> Math.exp(l - whole)).toArray();
         }
 
         double logLikelihood(double rho) {
-            if (counts.isEmpty()) {
-                return 0;
-            }
             double theta = rho / (1 - rho);
-            double[] denominators = BetaBinomial.logDenominators(largest, theta);
-            double shared = constant;
-            for (int[] c : counts) {
-                shared -= denominators[c[1]];
+            double[] below = BetaBinomial.logRisings(1, largest, theta);
+            double[][] risings = new double[means.size()][];
+            for (int i = 0; i < means.size(); i++) {
+                risings[i] = BetaBinomial.logRisings(means.rate(i), largest, theta);
             }
+            int strengths = priors.length == 0 ? 1 : priors[0].length;
+            double[] sums = new double[strengths];
             double[] logs = new double[means.size()];
-            double highest = Double.NEGATIVE_INFINITY;
-            for (int i = 0; i < logs.length; i++) {
-                double log = 0;
-                for (int[] c : counts) {
-                    log += BetaBinomial.logNumerator(c[0], c[1], means.rate(i), theta);
+            for (int w = 0; w < counts.length; w++) {
+                double shared = 0;
+                Arrays.fill(logs, 0);
+                for (int[] c : counts[w]) {
+                    shared -= below[c[1]];
+                    for (int i = 0; i < logs.length; i++) {
+                        // The nodes lie alike on both sides of a half: what is left of one is another.
+                        logs[i] += risings[i][c[0]] + risings[logs.length - 1 - i][c[1] - c[0]];
+                    }
                 }
-                logs[i] = log;
-                highest = Math.max(highest, log);
+                double most = Arrays.stream(logs).max().orElseThrow();
+                for (int i = 0; i < logs.length; i++) {
+                    logs[i] = Math.exp(logs[i] - most);
+                }
+                for (int s = 0; s < strengths; s++) {
+                    double sum = 0;
+                    for (int i = 0; i < logs.length; i++) {
+                        sum += logs[i] * priors[w][s][i];
+                    }
+                    sums[s] += shared + most + Math.log(Math.max(Double.MIN_NORMAL, sum));
+                }
             }
-            double sum = 0;
-            for (int i = 0; i < logs.length; i++) {
-                sum += means.weight(i) * Math.exp(logs[i] - highest);
-            }
-            return shared + highest + Math.log(sum);
+            double best = Arrays.stream(sums).max().orElse(0);
+            return best
+                    + Math.log(Arrays.stream(sums).map(s -> Math.exp(s - best)).sum() / strengths);
         }
     }
 }

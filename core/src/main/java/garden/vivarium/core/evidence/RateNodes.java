@@ -4,25 +4,32 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.linear.EigenDecompositionSymmetric;
 
 /**
  * Points and weights that turn an expectation over a rate p ~ Beta(a, b) into a sum. The integral is taken by Gauss and
  * Legendre over s with p = sin²θ, θ = (π/2) s³(10 − 15s + 6s²): in θ a binomial count is as wide everywhere, and near the
  * ends the step in s tames the density pᵃ⁻¹(1 − p)ᵇ⁻¹ where it is unbounded. The nodes keep to the part of 0 to 1 where the
- * density is worth e⁻³⁴ of its peak, so that a sharp density is met by as many nodes as a broad one.
+ * density is worth e⁻³⁴ of its peak, so that a sharp density is met by as many nodes as a broad one. Where a or b is under a
+ * sixth the step no longer tames it, and the rule of Gauss and Jacobi is taken, to which the density is its own weight (Golub
+ * and Welsch 1969).
  */
 public final class RateNodes {
 
     private static final double NEGLIGIBLE = 34;
     private static final int SCAN = 200;
+    private static final double TAMED = 1.0 / 6;
+    private static final int MOST_JACOBI = 64;
     // A rule costs far more to make than to use.
     private static final Map<Integer, GaussIntegrator> RULES = new ConcurrentHashMap<>();
 
     private final double[] rates;
+    private final double[] rests;
     private final double[] weights;
 
-    private RateNodes(double[] rates, double[] weights) {
+    private RateNodes(double[] rates, double[] rests, double[] weights) {
         this.rates = rates;
+        this.rests = rests;
         this.weights = weights;
     }
 
@@ -34,8 +41,9 @@ public final class RateNodes {
      * @param count number of nodes, 2 and up; 64 gives six figures for functions no steeper than a binomial of some hundred
      */
     public static RateNodes of(double a, double b, int count) {
-        if (!(a > 0) || !(b > 0)) {
-            throw new IllegalArgumentException("Beta(a, b) needs a and b above 0, not %s and %s".formatted(a, b));
+        refuse(a, b);
+        if (Math.min(a, b) < TAMED) {
+            return gaussJacobi(a, b, Math.min(count, MOST_JACOBI));
         }
         int first = SCAN;
         int last = 0;
@@ -53,19 +61,73 @@ public final class RateNodes {
         double half = ((last + 1.0) / SCAN - low) / 2;
         GaussIntegrator rule = RULES.computeIfAbsent(count, n -> new GaussIntegratorFactory().legendre(n));
         double[] rates = new double[count];
+        double[] rests = new double[count];
         double[] weights = new double[count];
         double sum = 0;
         for (int i = 0; i < count; i++) {
             double s = low + half * (1 + rule.getPoint(i));
             double sine = Math.sin(angle(s));
+            double cosine = Math.cos(angle(s));
             rates[i] = sine * sine;
+            rests[i] = cosine * cosine;
             weights[i] = rule.getWeight(i) * Math.exp(logDensity(a, b, s) - peak);
             sum += weights[i];
         }
         for (int i = 0; i < count; i++) {
             weights[i] /= sum;
         }
-        return new RateNodes(rates, weights);
+        return new RateNodes(rates, rests, weights);
+    }
+
+    /**
+     * The rule of Gauss and Jacobi for Beta(a, b): exact for polynomials in p up to the degree 2·count − 1, whatever a and b.
+     * Its nodes are the eigenvalues of the tridiagonal matrix of the recurrence of the polynomials that are orthogonal under
+     * the density, its weights the squares of the first parts of the eigenvectors.
+     *
+     * @param a above 0
+     * @param b above 0
+     * @param count number of nodes, 1 and up
+     */
+    public static RateNodes gaussJacobi(double a, double b, int count) {
+        refuse(a, b);
+        double sum = a + b - 2;
+        double[] main = new double[count];
+        double[] beside = new double[count - 1];
+        main[0] = (a - b) / (a + b);
+        for (int k = 1; k < count; k++) {
+            double d = 2 * k + sum;
+            main[k] = (a - b) * sum / (d * (d + 2));
+            beside[k - 1] = k == 1
+                    ? Math.sqrt(4 * a * b / ((a + b) * (a + b) * (a + b + 1)))
+                    : Math.sqrt(4.0 * k * (k + a - 1) * (k + b - 1) * (k + sum) / (d * d * (d + 1) * (d - 1)));
+        }
+        if (count == 1) {
+            return new RateNodes(new double[] {a / (a + b)}, new double[] {b / (a + b)}, new double[] {1});
+        }
+        EigenDecompositionSymmetric eigen = new EigenDecompositionSymmetric(main, beside);
+        double[] rates = new double[count];
+        double[] rests = new double[count];
+        double[] weights = new double[count];
+        double all = 0;
+        for (int i = 0; i < count; i++) {
+            // Eigenvalues come from the greatest down.
+            int from = count - 1 - i;
+            rates[i] = Math.max(0, Math.min(1, (1 + eigen.getEigenvalue(from)) / 2));
+            rests[i] = 1 - rates[i];
+            double part = eigen.getEigenvector(from).getEntry(0);
+            weights[i] = part * part;
+            all += weights[i];
+        }
+        for (int i = 0; i < count; i++) {
+            weights[i] /= all;
+        }
+        return new RateNodes(rates, rests, weights);
+    }
+
+    private static void refuse(double a, double b) {
+        if (!(a > 0) || !(b > 0) || Double.isInfinite(a) || Double.isInfinite(b)) {
+            throw new IllegalArgumentException("Beta(a, b) needs a and b above 0, not %s and %s".formatted(a, b));
+        }
     }
 
     public int size() {
@@ -74,6 +136,11 @@ public final class RateNodes {
 
     public double rate(int i) {
         return rates[i];
+    }
+
+    /** One less the rate, exact where the rate is all but one. */
+    public double rest(int i) {
+        return rests[i];
     }
 
     public double weight(int i) {

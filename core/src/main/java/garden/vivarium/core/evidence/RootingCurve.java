@@ -157,7 +157,8 @@ public final class RootingCurve {
         return switch (cause) {
             case REACHED -> reached;
             case LOST -> lost;
-            case PENDING -> throw new IllegalArgumentException("pending pieces have no curve; see neither()");
+            case GIVEN_UP, PENDING, SENT ->
+                throw new IllegalArgumentException("pending pieces have no curve; see neither()");
         };
     }
 }

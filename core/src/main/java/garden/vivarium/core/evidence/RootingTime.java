@@ -2,84 +2,128 @@ package garden.vivarium.core.evidence;
 
 import garden.vivarium.core.Working;
 import garden.vivarium.core.timing.Window;
-import java.util.List;
 import java.util.Locale;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * How long pieces take to a milestone, among those that reach it: log-normal(μ, σ) in days since the day stuck. Pieces
- * that never will are 1 − π, not a long tail. Batches differ in speed too: σ² = τ² + within, τ the spread of ln time
- * between batches. Section 4 of the design's science page.
+ * How long pieces take to a milestone, among those that reach it. On the scale x = ln(days ÷ guide's median) a batch has its
+ * own x ~ N(M + its own, τ²), M ~ N({@code shift}, {@code unsure}) the way's; within the batch ln(days) spreads by s:
+ * F(t | x) = Φ((ln t − μ₀ − x)/s). Pieces that never reach it are no tail of this but a share of their own. The log-normal law
+ * of germination and rooting times: Scott, Jones and Williams 1984; interval-censored random effects: Turnbull 1976, Gelman and
+ * others, Bayesian Data Analysis, chapter 5.
  *
- * @param mu mean of ln(days)
- * @param sigma standard deviation of ln(days), above 0
- * @param tau standard deviation of ln(days) between batches, 0 up to below sigma
- * @param reaching π, the share that ever reach it, as this fit alone has it; 1 for the guide
- * @param guideWeight pieces that the guide's window weighs
- * @param pieces effective pieces seen to reach it
- * @param batches batches behind it
- * @param logLikelihood of the records, without the prior, natural logarithm
+ * @param guideMu μ₀, ln of the guide's median in days, with what the season slows
+ * @param shift M, how much slower than the guide the way is reckoned to be, in ln(days); below 0 for faster
+ * @param unsure V, variance of that, 0 and up
+ * @param tau τ, standard deviation of x between batches, 0 and up
+ * @param within s, standard deviation of ln(days) within a batch, above 0
+ * @param batches batches that say something of the way's time
  */
-public record RootingTime(
-        double mu,
-        double sigma,
-        double tau,
-        double reaching,
-        double guideWeight,
-        double pieces,
-        int batches,
-        double logLikelihood) {
+public record RootingTime(double guideMu, double shift, double unsure, double tau, double within, int batches) {
 
-    /** Pieces that the guide's window is worth. */
-    public static final double GUIDE_PIECES = 8;
+    /** Variance of a way's x before any batch: it may well be a quarter slower or faster than the guide says. */
+    public static final double GUIDE_VARIANCE = 1.0 / 16;
 
-    /** Spread of ln time between batches until a nursery's own batches tell. */
-    public static final double USUAL_TAU = 0.2;
+    /** The usual spread between batches, which is taken out of the guide's window to leave that within them. */
+    static final double USUAL_TAU = 0.2;
 
     private static final NormalDistribution NORMAL = new NormalDistribution();
 
     public RootingTime {
-        if (!(sigma > 0) || !(tau >= 0) || !(tau < sigma)) {
-            throw new IllegalArgumentException("needs 0 ≤ τ < σ, not τ %s and σ %s".formatted(tau, sigma));
+        if (!Double.isFinite(guideMu) || !Double.isFinite(shift)) {
+            throw new IllegalArgumentException("a time needs finite days, not e^(%s + %s)".formatted(guideMu, shift));
         }
+        if (!(within > 0) || !(tau >= 0) || !(unsure >= 0)) {
+            throw new IllegalArgumentException(
+                    "needs V ≥ 0, τ ≥ 0 and s > 0, not %s, %s and %s".formatted(unsure, tau, within));
+        }
+    }
+
+    /** s₀, the spread within a batch as the guide's window has it: s₀² = max(σ₀² − 0.04, σ₀²/4). */
+    public static double guideWithin(Window window) {
+        double whole = window.sigma() * window.sigma();
+        return Math.sqrt(Math.max(whole - USUAL_TAU * USUAL_TAU, whole / 4));
     }
 
     /** The guide's window, before any batch. */
     public static RootingTime ofGuide(Window window) {
-        return RootingTimeFit.fit(List.of(), window.mu(), window.sigma(), GUIDE_PIECES);
+        return new RootingTime(
+                window.mu(),
+                0,
+                GUIDE_VARIANCE,
+                SpeedSpread.withoutData().tau(),
+                guideWithin(window) * WithinSpread.withoutData(),
+                0);
     }
 
-    /** Share of those that reach it that have done so by the day: Φ((ln t − μ)/σ); 0 at day 0. */
+    /** Standard deviation of ln(days) of a piece of a batch of which nothing is known: √(V + τ² + s²). */
+    public double sigma() {
+        return Math.sqrt(unsure + tau * tau + within * within);
+    }
+
+    /** ln of the median in days: μ₀ + M. */
+    public double mu() {
+        return guideMu + shift;
+    }
+
+    /** Standard deviation of the next batch's x: √(V + τ²). */
+    public double ofNextBatch() {
+        return Math.sqrt(unsure + tau * tau);
+    }
+
+    /** Share of those that reach it that have done so by the day, over batches of all speeds; 0 at day 0. */
     public double by(double days) {
-        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu) / sigma);
+        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu()) / sigma());
     }
 
-    /**
-     * The same for a batch that runs {@code u} slower on the scale of ln(days): Φ((ln t − μ − u)/√(σ² − τ²)).
-     */
-    public double by(double days, double u) {
-        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu - u) / Math.sqrt(sigma * sigma - tau * tau));
+    /** F(t | x) of a batch that runs {@code away} slower than {@link #mu} says, on the scale of ln(days). */
+    public double by(double days, double away) {
+        return days <= 0 ? 0 : StandardNormal.below((Math.log(days) - mu() - away) / within);
+    }
+
+    /** 1 − F(t | x), exact where little is left. */
+    double notBy(double days, double away) {
+        return days <= 0 ? 1 : StandardNormal.below(-(Math.log(days) - mu() - away) / within);
     }
 
     /** The day by which the share (0 to 1, both excluded) of those that reach it have done so. */
     public double day(double share) {
-        return Math.exp(mu + sigma * NORMAL.inverseCumulativeProbability(share));
+        return Math.exp(mu() + sigma() * NORMAL.inverseCumulativeProbability(share));
     }
 
-    /** The tenth to the ninetieth percentile. */
+    /** The tenth to the ninetieth percentile of pieces, over batches of all speeds. */
     public Window window() {
         return new Window(day(0.1), day(0.9));
     }
 
-    /** The same time with every day multiplied by the factor (above 0), as out of season. */
-    public RootingTime slowedBy(double factor) {
-        return new RootingTime(
-                mu + Math.log(factor), sigma, tau, reaching, guideWeight, pieces, batches, logLikelihood);
+    /** The median day of batches on average, nine times in ten. */
+    public Window medianOnAverage() {
+        return around(Math.sqrt(unsure));
     }
 
-    /** The same time with another spread between batches. */
-    public RootingTime withTau(double other) {
-        return new RootingTime(mu, sigma, other, reaching, guideWeight, pieces, batches, logLikelihood);
+    /** The median day of the next batch, nine times in ten. */
+    public Window medianOfNextBatch() {
+        return around(ofNextBatch());
+    }
+
+    private Window around(double deviation) {
+        double reach = Math.max(1e-9, deviation * NORMAL.inverseCumulativeProbability(0.95));
+        return new Window(Math.exp(mu() - reach), Math.exp(mu() + reach));
+    }
+
+    /** The same time with every day multiplied by the factor (above 0), as out of season. */
+    public RootingTime slowedBy(double factor) {
+        return new RootingTime(guideMu + Math.log(factor), shift, unsure, tau, within, batches);
+    }
+
+    /** The same time, its median slower by so much in ln(days). */
+    public RootingTime shiftedBy(double more) {
+        return new RootingTime(guideMu, shift + more, unsure, tau, within, batches);
+    }
+
+    /** The time of a way whose shift is known to be that, so that batches differ by τ alone. */
+    public RootingTime withShift(double known) {
+        return new RootingTime(guideMu, known, 0, tau, within, batches);
     }
 
     /** How it came about, for the milestone of the given name. */
@@ -88,33 +132,31 @@ public record RootingTime(
                 "How long to " + milestone,
                 Working.step(
                         batches == 0
-                                ? "From the guide's window alone"
-                                : "The guide's window weighs %s pieces, your %d %s %s"
-                                        .formatted(
-                                                figure(guideWeight),
-                                                batches,
-                                                batches == 1 ? "batch" : "batches",
-                                                figure(pieces)),
-                        String.format(Locale.ROOT, "ln days ~ normal(%.3f, %.3f)", mu, sigma)),
+                                ? "From the guide's days alone"
+                                : "The guide's median, and your %d %s against it"
+                                        .formatted(batches, batches == 1 ? "batch" : "batches"),
+                        String.format(
+                                Locale.ROOT,
+                                "%.1f days × e^%.3f = %.1f days; e^±%.2f unsure",
+                                Math.exp(guideMu),
+                                shift,
+                                Math.exp(mu()),
+                                Math.sqrt(unsure))),
+                Working.step(
+                        "Whole batches run faster or slower by this much, pieces of one batch by that",
+                        String.format(Locale.ROOT, "τ = %.3f, s = %.3f", tau, within)),
                 Working.step(
                         "One in ten, half and nine in ten of those that get there",
                         String.format(
                                 Locale.ROOT,
                                 "e^(%.3f − 1.28 × %.3f), e^%.3f, e^(%.3f + 1.28 × %.3f) = day %.0f, %.0f, %.0f",
-                                mu,
-                                sigma,
-                                mu,
-                                mu,
-                                sigma,
+                                mu(),
+                                sigma(),
+                                mu(),
+                                mu(),
+                                sigma(),
                                 day(0.1),
                                 day(0.5),
-                                day(0.9))),
-                Working.step(
-                        "Whole batches run faster or slower by this much",
-                        String.format(Locale.ROOT, "τ = %.2f, a factor of e^±%.2f", tau, tau)));
-    }
-
-    private static String figure(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
+                                day(0.9))));
     }
 }

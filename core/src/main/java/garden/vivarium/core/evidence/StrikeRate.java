@@ -53,12 +53,17 @@ public record StrikeRate(
      * @param rho overdispersion of the nursery, 0 to 1
      */
     public static StrikeRate of(double guideRate, List<Level> levels, double rho) {
+        return of(guideRate, GUIDE_PIECES, levels, rho);
+    }
+
+    /** The same where the guide's rate is worth another number of pieces, above 0. */
+    static StrikeRate of(double guideRate, double guidePieces, List<Level> levels, double rho) {
         if (!(guideRate > 0) || !(guideRate < 1)) {
             throw new IllegalArgumentException("a guide rate lies between 0 and 1, not at " + guideRate);
         }
-        double alpha = GUIDE_PIECES * guideRate;
-        double beta = GUIDE_PIECES * (1 - guideRate);
-        double guideWeight = GUIDE_PIECES;
+        double alpha = guidePieces * guideRate;
+        double beta = guidePieces * (1 - guideRate);
+        double guideWeight = guidePieces;
         List<Share> shares = new ArrayList<>();
         for (int i = 0; i < levels.size(); i++) {
             Level level = levels.get(i);
@@ -95,16 +100,6 @@ public record StrikeRate(
     /** The quantile of the mean rate, {@code probability} between 0 and 1. */
     public double quantile(double probability) {
         return new BetaDistribution(alpha, beta).inverseCumulativeProbability(probability);
-    }
-
-    /** The same rate in worse conditions: mean times the factor (above 0, at most 1), as unsure as before. */
-    public StrikeRate thinnedBy(double factor) {
-        if (factor == 1) {
-            return this;
-        }
-        double mean = mean() * factor;
-        double strength = alpha + beta;
-        return new StrikeRate(mean * strength, (1 - mean) * strength, rho, guideRate, guideWeight, shares);
     }
 
     /** The same evidence with another Beta(α, β), both above 0. */

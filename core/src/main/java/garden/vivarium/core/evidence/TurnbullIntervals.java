@@ -27,7 +27,7 @@ final class TurnbullIntervals {
         // R.
         Map<Integer, Integer> ends = new TreeMap<>();
         for (Interval i : records) {
-            if (i.outcome() == cause || i.outcome() == Outcome.PENDING) {
+            if (i.outcome() == cause || i.outcome().isOpen()) {
                 ends.merge(i.after(), 2, (a, b) -> a | b);
             }
             if (i.outcome() == cause) {

@@ -70,7 +70,7 @@ public final class Guide {
         return guide;
     }
 
-    private static ObjectMapper yaml() {
+    static ObjectMapper yaml() {
         return YAMLMapper.builder()
                 .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
                 // "isOne" and the like are questions about a value, not parts of it.
@@ -79,28 +79,6 @@ public final class Guide {
                 .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
                 .addModule(new Jdk8Module())
                 .build();
-    }
-
-    /** A protocol as text, to be kept with the batches stuck under it. */
-    public static String write(Protocol protocol) {
-        try {
-            return YAML.writeValueAsString(protocol);
-        } catch (IOException e) {
-            throw new UncheckedIOException("protocol " + protocol.key() + " cannot be written", e);
-        }
-    }
-
-    /**
-     * Reads what {@link #write} wrote.
-     *
-     * @throws UncheckedIOException if it is not a whole protocol
-     */
-    public static Protocol readProtocol(String text) {
-        try {
-            return YAML.readValue(text, Protocol.class);
-        } catch (IOException e) {
-            throw new UncheckedIOException("a kept protocol cannot be read: " + e.getMessage(), e);
-        }
     }
 
     public List<Method> methods() {

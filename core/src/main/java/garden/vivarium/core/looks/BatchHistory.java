@@ -2,12 +2,15 @@ package garden.vivarium.core.looks;
 
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.Sign;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -59,9 +62,32 @@ public final class BatchHistory {
         return history;
     }
 
-    /** The tallies of a milestone. Pieces sent away are pending at their last look. */
+    /** The tallies of a milestone. */
     public Tallies tallies(Milestone milestone) {
         return Tallies.of(pieces.stream().map(p -> p.interval(milestone)).toList());
+    }
+
+    /**
+     * What was known by each day on which a look could have known of the milestone: the tallies made anew from the looks up to
+     * that day alone.
+     */
+    public SortedMap<Integer, Tallies> asKnown(Milestone milestone) {
+        Sign sign = milestone == Milestone.FIRST_SIGN ? signs.firstSign().orElseThrow() : signs.ready();
+        SortedMap<Integer, Tallies> known = new TreeMap<>();
+        looks.stream()
+                .filter(l -> l.day() > 0 && l.knows(sign))
+                .map(Look::day)
+                .distinct()
+                .forEach(day -> known.put(
+                        day,
+                        replay(
+                                        pieces.size(),
+                                        signs,
+                                        looks.stream()
+                                                .filter(l -> l.day() <= day)
+                                                .toList())
+                                .tallies(milestone)));
+        return known;
     }
 
     /** Every piece, in order of its number. */
@@ -120,7 +146,11 @@ public final class BatchHistory {
             piece.alive(day, reading.kind(), signs, next.compareTo(PieceState.FIRST_SIGN) < 0 || piece.hasFirstSign());
         }
         if (next != PieceState.NONE) {
+            boolean news = piece.state() != next;
             piece.reach(next, day, false);
+            if (news && reading.givesUp()) {
+                piece.giveUp();
+            }
         }
         reading.firmness().ifPresent(piece::feels);
     }
@@ -175,7 +205,11 @@ public final class BatchHistory {
             refuseFirstSign(look, before);
         }
 
-        move(look.lost() - before.lost(), PieceState.LOST, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
+        List<PieceTrack> gone =
+                move(look.lost() - before.lost(), PieceState.LOST, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
+        if (look.gaveUp()) {
+            gone.forEach(PieceTrack::giveUp);
+        }
         move(look.sent() - before.sent(), PieceState.SENT, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
         move(look.ready() - before.ready(), PieceState.READY, look.day(), p -> !p.isJudged(), EARLIEST);
         if (look.firstSign().isPresent()) {
@@ -225,9 +259,10 @@ public final class BatchHistory {
         }
     }
 
-    private void move(int howMany, PieceState next, int day, Predicate<PieceTrack> able, Comparator<PieceTrack> order) {
+    private List<PieceTrack> move(
+            int howMany, PieceState next, int day, Predicate<PieceTrack> able, Comparator<PieceTrack> order) {
         if (howMany <= 0) {
-            return;
+            return List.of();
         }
         Map<Integer, List<Reading>> later = laterReadings();
         List<PieceTrack> moving = pieces.stream()
@@ -246,6 +281,7 @@ public final class BatchHistory {
                             .formatted(howMany, next.words(), moving.size()));
         }
         moving.forEach(p -> p.reach(next, day, true));
+        return moving;
     }
 
     /** What later looks by piece say of each piece. */

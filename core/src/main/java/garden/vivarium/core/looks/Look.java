@@ -1,6 +1,7 @@
 package garden.vivarium.core.looks;
 
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Sign;
 import java.util.List;
 import java.util.OptionalInt;
 
@@ -9,6 +10,9 @@ public sealed interface Look {
 
     /** Days since the day stuck; below 0 is refused by the history. */
     int day();
+
+    /** Whether this look, or a part of it, could have known of a milestone told by the sign. */
+    boolean knows(Sign sign);
 
     /**
      * A look at single pieces. Pieces without a reading were not looked at and give nothing that day.
@@ -19,6 +23,11 @@ public sealed interface Look {
     record ByPiece(int day, List<Reading> readings) implements Look {
         public ByPiece {
             readings = List.copyOf(readings);
+        }
+
+        @Override
+        public boolean knows(Sign sign) {
+            return readings.stream().anyMatch(r -> r.kind().canKnow(sign));
         }
     }
 
@@ -31,6 +40,19 @@ public sealed interface Look {
      * @param ready pieces ready or beyond
      * @param lost pieces lost before they were ready
      * @param sent pieces that left unjudged
+     * @param gaveUp whether those newly lost were given up as stalled, without having looked lost
      */
-    record ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent) implements Look {}
+    record ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent, boolean gaveUp)
+            implements Look {
+
+        /** Counts of which nothing was given up. */
+        public ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent) {
+            this(day, kind, firstSign, ready, lost, sent, false);
+        }
+
+        @Override
+        public boolean knows(Sign sign) {
+            return kind.canKnow(sign);
+        }
+    }
 }

@@ -15,6 +15,7 @@ final class PieceTrack {
     private int since;
     private int lookedOn;
     private boolean byCount;
+    private boolean givenUp;
     private Optional<Firmness> firmness = Optional.empty();
 
     PieceTrack(int piece) {
@@ -51,6 +52,11 @@ final class PieceTrack {
         state = next;
         since = day;
         byCount = counted;
+    }
+
+    /** Its loss, if it was lost, was no loss in sight: it was written off. */
+    void giveUp() {
+        givenUp = state == PieceState.LOST;
     }
 
     void feels(Firmness how) {
@@ -95,11 +101,18 @@ final class PieceTrack {
         if (found.isFound()) {
             return Interval.reached(found.after, found.by);
         }
-        return state == PieceState.LOST ? Interval.lost(end.after, end.by) : Interval.pending(found.after);
+        return switch (state) {
+            case LOST ->
+                givenUp
+                        ? Interval.givenUp(found.after, Math.max(found.after, end.by))
+                        : Interval.lost(end.after, end.by);
+            case SENT -> Interval.sent(found.after, Math.max(found.after, end.after));
+            default -> Interval.pending(found.after, Math.max(found.after, end.after));
+        };
     }
 
     PieceView view() {
-        return new PieceView(piece, state, since, lookedOn, wasReady(), byCount, firmness);
+        return new PieceView(piece, state, since, lookedOn, ready.after, wasReady(), byCount, firmness);
     }
 
     /** The bracket round one event: the last day strictly before it that found it absent, and the first that found it. */

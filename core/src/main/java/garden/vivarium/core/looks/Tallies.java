@@ -16,6 +16,7 @@ public final class Tallies {
     private static final Tallies NONE = new Tallies(new TreeMap<>());
 
     private final SortedMap<Interval, Long> counts;
+    private int hash;
 
     private Tallies(SortedMap<Interval, Long> counts) {
         this.counts = Collections.unmodifiableSortedMap(counts);
@@ -80,43 +81,45 @@ public final class Tallies {
         return counts.isEmpty();
     }
 
-    /** The last day on which anything was known: the latest finite end of any interval, 0 when there is none. */
+    /** The last day on which anything was known of the milestone: the latest finite end of any interval, 0 when there is none. */
     public int lastDay() {
         return counts.keySet().stream()
-                .mapToInt(i -> i.outcome() == Outcome.PENDING ? i.after() : i.by())
+                .mapToInt(i -> i.outcome().isOpen() ? i.after() : i.by())
                 .max()
                 .orElse(0);
+    }
+
+    /** The last day on which any look, from above too, saw any of the pieces; 0 when there is none. */
+    public int lastLook() {
+        return counts.keySet().stream().mapToInt(Interval::lastSeen).max().orElse(0);
+    }
+
+    /** The same, where nothing more is asked of the batch: what was pending is given up. */
+    public Tallies closed() {
+        if (total(Outcome.PENDING) == 0) {
+            return this;
+        }
+        SortedMap<Interval, Long> over = new TreeMap<>();
+        counts.forEach((i, n) ->
+                over.merge(i.outcome() == Outcome.PENDING ? Interval.givenUp(i.after(), i.alive()) : i, n, Long::sum));
+        return new Tallies(over);
+    }
+
+    /** Pieces of each interval that has the outcome. */
+    public SortedMap<Interval, Long> with(Outcome outcome) {
+        SortedMap<Interval, Long> found = new TreeMap<>(counts);
+        found.keySet().removeIf(i -> i.outcome() != outcome);
+        return found;
     }
 
     /** The days on which anything was known: all finite ends above 0, in order. */
     public List<Integer> daysKnown() {
         return counts.keySet().stream()
-                .flatMap(i -> Stream.of(i.after(), i.outcome() == Outcome.PENDING ? 0 : i.by()))
+                .flatMap(i -> Stream.of(i.after(), i.outcome().isOpen() ? 0 : i.by()))
                 .filter(d -> d > 0)
                 .distinct()
                 .sorted()
                 .toList();
-    }
-
-    /**
-     * What was known by a day.
-     *
-     * @param reached pieces known to have reached the milestone by then
-     * @param known pieces of which it was known whether they had: reached, lost, or found without it on that day or later
-     */
-    public record KnownBy(int reached, int known) {}
-
-    /** What was known by the day, which is one of {@link #daysKnown}. */
-    public KnownBy knownBy(int day) {
-        int reached = 0;
-        int known = 0;
-        for (Map.Entry<Interval, Long> e : counts.entrySet()) {
-            boolean by = e.getKey().by() <= day;
-            reached +=
-                    by && e.getKey().outcome() == Outcome.REACHED ? e.getValue().intValue() : 0;
-            known += by || e.getKey().after() >= day ? e.getValue().intValue() : 0;
-        }
-        return new KnownBy(reached, known);
     }
 
     @Override
@@ -126,7 +129,11 @@ public final class Tallies {
 
     @Override
     public int hashCode() {
-        return counts.hashCode();
+        // Batches are looked up by what they are, over and over.
+        if (hash == 0) {
+            hash = counts.hashCode();
+        }
+        return hash;
     }
 
     @Override

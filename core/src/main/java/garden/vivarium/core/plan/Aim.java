@@ -12,8 +12,14 @@ import java.time.LocalDate;
  */
 public record Aim(int youngPlants, int piecesPerPot, LocalDate due, double confidence) {
 
+    private static final int MOST_YOUNG_PLANTS = 5000;
+    private static final int MOST_PIECES_PER_POT = 50;
+
     public Aim {
-        if (youngPlants < 1 || youngPlants > 5000 || piecesPerPot < 1 || piecesPerPot > 50) {
+        if (youngPlants < 1
+                || youngPlants > MOST_YOUNG_PLANTS
+                || piecesPerPot < 1
+                || piecesPerPot > MOST_PIECES_PER_POT) {
             throw new IllegalArgumentException("an aim is 1 to 5,000 young plants of 1 to 50 pieces each");
         }
         if (!(confidence >= 0.5) || !(confidence <= 0.99)) {

@@ -38,6 +38,8 @@ public record BuildUp(
     private static final long SEED = 4811;
     private static final int STEP = 14;
     private static final int WORTH_DAYS = 7;
+    private static final double LEAST_RHO = 1e-3;
+    private static final double LEAST_MEAN = 1e-4;
 
     /** Young plants so far on a day: in one of ten runs fewer, in half, in one of ten more. */
     public record Point(int day, int tenth, int middle, int ninetieth) {}
@@ -50,8 +52,8 @@ public record BuildUp(
      * @param restDays days between two flushes of one plant, 1 and up
      * @param growDays days from a settled young plant to its first flush, 0 and up
      * @param settleDays days from ready to settled, with callus before day 0
-     * @param rate rate of a batch from piece to settled young plant
-     * @param time days to ready
+     * @param doubt what is not known of the way: one draw of it holds for all batches of a run
+     * @param stages what callus and settling let through, each drawn for every batch
      * @param plantsPerPiece young plants of a piece that succeeds, on average, 1 and up
      * @param wanted young plants for sale, 1 and up
      * @param horizon days looked ahead, 1 and up
@@ -63,8 +65,8 @@ public record BuildUp(
             int restDays,
             int growDays,
             int settleDays,
-            NextBatch rate,
-            RootingTime time,
+            SharedDoubt doubt,
+            List<NextBatch> stages,
             double plantsPerPiece,
             int wanted,
             int horizon,
@@ -75,6 +77,34 @@ public record BuildUp(
                 throw new IllegalArgumentException(
                         "a build-up needs a stock plant, a piece a flush, a day of rest, something wanted and time");
             }
+            stages = List.copyOf(stages);
+        }
+
+        /** The mean share of pieces that come to be settled young plants. */
+        double rate() {
+            return doubt.strike().mean()
+                    * stages.stream().mapToDouble(NextBatch::mean).reduce(1, (a, b) -> a * b);
+        }
+
+        /** The day by which most of a batch are ready, where the way runs slower by so much in ln(days). */
+        double mostReady(double slower) {
+            RootingTime time = doubt.time();
+            return Math.exp(time.mu() + slower + MOST_READY * time.within());
+        }
+    }
+
+    /** The eightieth percentile of the normal law: by then most of a batch stand. */
+    private static final double MOST_READY = 0.8416212335729143;
+
+    /** What holds for all batches of one run: the way's mean rate and how much slower than thought it runs. */
+    private record Drawn(double mean, double slower) {
+
+        static Drawn of(SharedDoubt doubt, RandomDataGenerator draws) {
+            return new Drawn(
+                    draws.nextBeta(doubt.strike().alpha(), doubt.strike().beta()),
+                    doubt.time().unsure() == 0
+                            ? 0
+                            : draws.nextNormal(0, Math.sqrt(doubt.time().unsure())));
         }
     }
 
@@ -129,7 +159,8 @@ public record BuildUp(
         int[] reached = new int[runs];
         int inTime = 0;
         for (int run = 0; run < runs; run++) {
-            List<int[]> sold = run(known, keeps, (n, age) -> young(known, n, draws));
+            Drawn drawn = Drawn.of(known.doubt(), draws);
+            List<int[]> sold = run(known, keeps, (n, age) -> young(known, drawn, n, draws));
             int total = 0;
             int at = 0;
             reached[run] = Integer.MAX_VALUE;
@@ -212,13 +243,18 @@ public record BuildUp(
     }
 
     /** Young plants of so many pieces, and the day by which the last of them stands. */
-    private static int[] young(Known known, int pieces, RandomDataGenerator draws) {
-        double p = draws.nextBeta(known.rate().a(), known.rate().b());
+    private static int[] young(Known known, Drawn drawn, int pieces, RandomDataGenerator draws) {
+        double rho = Math.max(LEAST_RHO, known.doubt().strike().rho());
+        double mean = Math.max(LEAST_MEAN, Math.min(1 - LEAST_MEAN, drawn.mean()));
+        double p = draws.nextBeta(mean * (1 - rho) / rho, (1 - mean) * (1 - rho) / rho);
+        for (NextBatch stage : known.stages()) {
+            p *= draws.nextBeta(stage.a(), stage.b());
+        }
         int n = succeed(pieces, p, draws);
-        double u =
-                known.time().tau() == 0 ? 0 : draws.nextNormal(0, known.time().tau());
+        double tau = known.doubt().time().tau();
+        double slower = drawn.slower() + (tau == 0 ? 0 : draws.nextNormal(0, tau));
         int plants = (int) Math.floor(n * known.plantsPerPiece());
-        return new int[] {plants, (int) Math.round(known.time().day(0.8) * Math.exp(u)) + known.settleDays()};
+        return new int[] {plants, (int) Math.round(known.mostReady(slower)) + known.settleDays()};
     }
 
     /** A binomial draw: piece by piece up to a hundred, beyond that by the normal law, which batches' spread drowns. */
@@ -244,25 +280,26 @@ public record BuildUp(
                         "%d × %d pieces × %.0f%% = %.0f young plants",
                         known.stock(),
                         known.flush(),
-                        100 * known.rate().mean() * known.plantsPerPiece(),
-                        known.stock() * known.flush() * known.rate().mean() * known.plantsPerPiece())));
+                        100 * known.rate() * known.plantsPerPiece(),
+                        known.stock() * known.flush() * known.rate() * known.plantsPerPiece())));
         steps.add(Working.step(
                 "From the cut to the next, by the same plant, and by a new one",
                 String.format(
                         Locale.ROOT,
                         "%d days; %.0f + %d + %d = %.0f days",
                         known.restDays(),
-                        known.time().day(0.8),
+                        known.mostReady(0),
                         known.settleDays(),
                         known.growDays(),
-                        known.time().day(0.8) + known.settleDays() + known.growDays())));
+                        known.mostReady(0) + known.settleDays() + known.growDays())));
         steps.add(Working.step(
                 keeps.isEmpty()
                         ? "Keeping new stock plants would not reach it sooner"
                         : "New stock plants kept, generation by generation",
                 keeps.toString().replaceAll("[\\[\\]]", "")));
         steps.add(Working.step(
-                "%d runs with batches of unequal rate and speed".formatted(RUNS),
+                "%d runs, each with its own mean rate and speed of the way, and batches unequal beyond that"
+                        .formatted(RUNS),
                 middle.map(m -> String.format(
                                 Locale.ROOT,
                                 "day %d in half of them%s",

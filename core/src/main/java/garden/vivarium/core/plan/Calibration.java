@@ -9,17 +9,28 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
  *
  * @param said the chance asked for or quoted, 0 to 1
  * @param expected mean of the chances really foretold, which whole numbers of pieces make a little greater
- * @param came how many came
+ * @param came how many came; a fraction where it is known only with a chance whether one did
  * @param of how many were foretold, 1 and up
  * @param low lower end of the interval
  * @param high upper end
  */
-public record Calibration(double said, double expected, int came, int of, double low, double high) {
+public record Calibration(double said, double expected, double came, int of, double low, double high) {
 
     private static final double TAIL = 0.05;
 
-    /** Something foretold, and whether it came. */
-    public record Forecast(double chance, boolean came) {}
+    /**
+     * Something foretold, and whether it came.
+     *
+     * @param chance with which it was foretold
+     * @param came 1 where it came, 0 where it did not, and between where what was seen tells it only with a chance
+     */
+    public record Forecast(double chance, double came) {
+
+        /** Something of which it is known whether it came. */
+        public static Forecast of(double chance, boolean came) {
+            return new Forecast(chance, came ? 1 : 0);
+        }
+    }
 
     /**
      * Judges forecasts.
@@ -31,7 +42,7 @@ public record Calibration(double said, double expected, int came, int of, double
         if (forecasts.isEmpty()) {
             throw new IllegalArgumentException("nothing was foretold");
         }
-        int came = (int) forecasts.stream().filter(Forecast::came).count();
+        double came = forecasts.stream().mapToDouble(Forecast::came).sum();
         int of = forecasts.size();
         BetaDistribution share = new BetaDistribution(came + 0.5, of - came + 0.5);
         return new Calibration(
@@ -45,7 +56,7 @@ public record Calibration(double said, double expected, int came, int of, double
 
     /** The share that came. */
     public double share() {
-        return (double) came / of;
+        return came / of;
     }
 
     /** Whether more was said than came, beyond chance. */

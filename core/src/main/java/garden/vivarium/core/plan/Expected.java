@@ -26,19 +26,14 @@ public record Expected(
     /** From one day to another, both included. */
     public record Band(LocalDate from, LocalDate to) {}
 
-    /** What is expected of a batch taken on the day, with times slowed by the factor of its season. */
-    public static Expected of(Outlook outlook, LocalDate taken, double slowing) {
-        return of(outlook, taken, taken.plusDays(outlook.callusDays()), slowing);
-    }
-
-    /** The same for a batch whose day 0 is known. */
-    public static Expected of(Outlook outlook, LocalDate taken, LocalDate stuck, double slowing) {
-        Band ready = band(stuck, outlook.ready().slowedBy(slowing).window());
+    /** What is expected of a batch taken on a day and stuck on another, in the season of which this is the outlook. */
+    public static Expected of(Outlook outlook, SeasonOutlook season, LocalDate taken, LocalDate stuck) {
+        Band ready = band(stuck, season.ready().window());
         return new Expected(
                 taken,
                 outlook.callus().map(c -> new Band(taken.plusDays(c.least()), taken.plusDays(c.most()))),
                 stuck,
-                outlook.firstSign().map(f -> band(stuck, f.slowedBy(slowing).window())),
+                season.firstSign().map(f -> band(stuck, f.window())),
                 ready,
                 outlook.settle()
                         .map(s -> new Band(

@@ -1,14 +1,15 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.evidence.Binomial;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RateNodes;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.guide.OutputRatio;
-import org.hipparchus.special.Gamma;
 
 /**
- * How many of n pieces are ready after t days: K | p, u ~ Binomial(n, p·Φ((ln t − μ − u)/√(σ² − τ²))) with p ~ Beta(a, b)
- * the next batch's rate and u ~ N(0, τ²) its speed. Section 5 of the design's science page.
+ * How many of n pieces are ready after t days: K | p, x ~ Binomial(n, p·F(t | x)), F(t | x) = Φ((ln t − μ₀ − x)/s), with
+ * p ~ Beta(a, b) the next batch's rate and x ~ N(M, V + τ²) its speed: what is not known of the way's speed and what batches
+ * differ by together.
  *
  * <p>What matters of p and u is their product's effect alone, the share q of pieces that are there. So the plane of p and u
  * is summed once, by nodes, onto a line of q ({@link ShareGrid}); each question after that is a sum over that line. A test
@@ -17,9 +18,12 @@ import org.hipparchus.special.Gamma;
 public final class ReadyChance {
 
     private static final int RATES = 128;
+    private static final int FEW_RATES = 40;
 
     /** Nodes of less weight than this cannot be told from nothing in any sum. */
     private static final double NEGLIGIBLE = 1e-13;
+
+    private static final double ROUGHLY_NEGLIGIBLE = 1e-7;
 
     /** Nodes of speed stand this far apart on the scale of ln(days), or closer. */
     private static final double SPEED_STEP = 0.025;
@@ -27,12 +31,14 @@ public final class ReadyChance {
     /** Beyond so many standard deviations of speed nothing is left to six figures. */
     private static final double SPEED_REACH = 5.5;
 
+    private final double negligible;
     private final double[] shares;
     private final double[] logShares;
     private final double[] logRests;
     private final double[] weights;
 
-    private ReadyChance(double[] shares, double[] weights) {
+    private ReadyChance(double[] shares, double[] weights, double negligible) {
+        this.negligible = negligible;
         this.shares = shares;
         this.weights = weights;
         this.logShares = new double[shares.length];
@@ -43,18 +49,25 @@ public final class ReadyChance {
         }
     }
 
+    /** Fewer nodes: for chances that are averaged over many others anyway. */
+    static OfRate roughly(NextBatch rate) {
+        return new OfRate(RateNodes.of(rate.a(), rate.b(), FEW_RATES), ROUGHLY_NEGLIGIBLE);
+    }
+
     /** The chances of a batch of one rate, on whatever day it is due: its nodes are laid once. */
     public static OfRate of(NextBatch rate) {
-        return new OfRate(RateNodes.of(rate.a(), rate.b(), RATES));
+        return new OfRate(RateNodes.of(rate.a(), rate.b(), RATES), NEGLIGIBLE);
     }
 
     /** Chances of one rate. */
     public static final class OfRate {
 
         private final RateNodes rates;
+        private final double negligible;
 
-        private OfRate(RateNodes rates) {
+        private OfRate(RateNodes rates, double negligible) {
             this.rates = rates;
+            this.negligible = negligible;
         }
 
         /** With unlimited time: every piece that ever will has become ready. */
@@ -69,20 +82,24 @@ public final class ReadyChance {
          * @param days t, days between the day stuck and the day due, less settling; 0 or less gives no chance
          */
         public ReadyChance after(RootingTime time, double days) {
-            if (days <= 0) {
-                return new ReadyChance(new double[] {0}, new double[] {1});
+            if (Double.isNaN(days)) {
+                throw new IllegalArgumentException("the days until the day due must be a number");
             }
-            if (time.tau() == 0) {
-                return onGrid(new double[] {time.by(days)}, new double[] {1});
+            if (days <= 0) {
+                return new ReadyChance(new double[] {0}, new double[] {1}, NEGLIGIBLE);
+            }
+            double deviation = time.ofNextBatch();
+            if (deviation == 0) {
+                return onGrid(new double[] {time.by(days, 0)}, new double[] {1});
             }
             // Equal steps: of a normal density that dies away at both ends they take a smooth integral to every figure.
-            int half = (int) Math.ceil(SPEED_REACH * Math.max(0.12, time.tau()) / SPEED_STEP);
+            int half = (int) Math.ceil(SPEED_REACH * Math.max(0.12, deviation) / SPEED_STEP);
             double[] there = new double[2 * half + 1];
             double[] weight = new double[there.length];
             double sum = 0;
             for (int i = 0; i < there.length; i++) {
                 double away = SPEED_REACH * (i - half) / half;
-                there[i] = time.by(days, away * time.tau());
+                there[i] = time.by(days, away * deviation);
                 weight[i] = Math.exp(-away * away / 2);
                 sum += weight[i];
             }
@@ -100,26 +117,8 @@ public final class ReadyChance {
                     grid.add(rates.rate(i) * there[j], rates.weight(i) * weight[j]);
                 }
             }
-            return new ReadyChance(grid.shares(), grid.weights());
+            return new ReadyChance(grid.shares(), grid.weights(), negligible);
         }
-    }
-
-    /**
-     * From shares of pieces there, each with its weight.
-     *
-     * @param shares in rows, rising within each
-     * @param weights of the same length, summing to one
-     * @param row length of a row
-     */
-    public static ReadyChance ofShares(double[] shares, double[] weights, int row) {
-        ShareGrid grid = new ShareGrid();
-        for (int i = 0; i < shares.length; i++) {
-            if (i % row == 0) {
-                grid.start();
-            }
-            grid.add(shares[i], weights[i]);
-        }
-        return new ReadyChance(grid.shares(), grid.weights());
     }
 
     /** With unlimited time: every piece that ever will has become ready. */
@@ -151,7 +150,7 @@ public final class ReadyChance {
         if (needed > pieces) {
             return 0;
         }
-        double logWays = logChoose(pieces, needed);
+        double logWays = Binomial.logChoose(pieces, needed);
         double sum = 0;
         for (int i = 0; i < shares.length; i++) {
             sum += weights[i] * upperTail(i, needed, pieces, logWays);
@@ -185,7 +184,7 @@ public final class ReadyChance {
         double[] chances = new double[pieces + 1];
         for (int i = 0; i < shares.length; i++) {
             double q = shares[i];
-            if (Math.abs(weights[i]) < NEGLIGIBLE) {
+            if (Math.abs(weights[i]) < negligible) {
                 continue;
             }
             int middle = (int) Math.min(pieces, Math.floor((pieces + 1) * q));
@@ -225,7 +224,7 @@ public final class ReadyChance {
      */
     private double upperTail(int i, int k, int n, double logWays) {
         double q = shares[i];
-        if (q <= 0 || Math.abs(weights[i]) < NEGLIGIBLE) {
+        if (q <= 0 || Math.abs(weights[i]) < negligible) {
             return 0;
         }
         if (q >= 1) {
@@ -262,10 +261,6 @@ public final class ReadyChance {
     }
 
     private double logSingle(int i, int k, int n) {
-        return logChoose(n, k) + k * logShares[i] + (n - k) * logRests[i];
-    }
-
-    private static double logChoose(int n, int k) {
-        return Gamma.logGamma(n + 1.0) - Gamma.logGamma(k + 1.0) - Gamma.logGamma(n - k + 1.0);
+        return Binomial.logChoose(n, k) + k * logShares[i] + (n - k) * logRests[i];
     }
 }

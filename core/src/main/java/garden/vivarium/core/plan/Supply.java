@@ -1,17 +1,21 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.evidence.Binomial;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.guide.OutputRatio;
 import java.util.Arrays;
+import java.util.List;
 import org.hipparchus.special.Gamma;
 
 /**
- * How many young plants there will be: the chances of 0, 1, 2 and so on. Supplies of different batches are independent, and
- * add up by convolution; means are never multiplied or added where a chance is asked for.
+ * How many young plants there will be: the chances of 0, 1, 2 and so on. Supplies of different ways are
+ * independent, and add up by convolution; batches of one way share what is not known of it, and are put together by {@link
+ * Prospect}. Means are never multiplied or added where a chance is asked for.
  */
 public final class Supply {
 
     private static final double NEGLIGIBLE = 1e-12;
+    private static final double ROUNDING = 1e-9;
     private static final Supply NONE = new Supply(new double[] {1});
 
     private final double[] chances;
@@ -36,9 +40,31 @@ public final class Supply {
         return new Supply(chances);
     }
 
+    /** Of so many pieces each is there with the chance, 0 to 1, independent of the others. */
+    public static Supply binomial(int pieces, double chance) {
+        return new Supply(Binomial.chances(pieces, chance));
+    }
+
     /** From the chances of 0, 1, 2, …, which sum to one. */
     public static Supply ofChances(double[] chances) {
         return new Supply(chances);
+    }
+
+    /**
+     * Any of these, each with its weight.
+     *
+     * @param weights summing to one
+     * @param supplies of the same number
+     */
+    static Supply anyOf(double[] weights, List<Supply> supplies) {
+        double[] sum = new double[supplies.stream().mapToInt(Supply::most).max().orElse(0) + 1];
+        for (int i = 0; i < weights.length; i++) {
+            double[] chances = supplies.get(i).chances;
+            for (int n = 0; n < chances.length; n++) {
+                sum[n] += weights[i] * chances[n];
+            }
+        }
+        return new Supply(sum);
     }
 
     /**
@@ -82,6 +108,15 @@ public final class Supply {
             pots[n / perPot] += chances[n];
         }
         return new Supply(pots);
+    }
+
+    /** Each makes so many, 0 and up, rounded down in all. */
+    public Supply times(double each) {
+        double[] made = new double[(int) Math.floor((chances.length - 1) * each + ROUNDING) + 1];
+        for (int n = 0; n < chances.length; n++) {
+            made[(int) Math.floor(n * each + ROUNDING)] += chances[n];
+        }
+        return new Supply(made);
     }
 
     /** Each stays alive with a rate common to all of them: beta-binomial for each number. */
@@ -166,6 +201,18 @@ public final class Supply {
             sum += chances[n];
         }
         return Math.min(1, sum);
+    }
+
+    /** The chance of so many or more of this and another, independent of it. */
+    double atLeast(int number, Supply other) {
+        double sum = atLeast(number);
+        int from = Math.min(most(), number - 1);
+        double tail = from < 0 ? 1 : other.atLeast(number - from);
+        for (int n = from; n >= 0; n--) {
+            sum += chances[n] * tail;
+            tail = Math.max(0, tail - other.exactChance(number - n));
+        }
+        return Math.max(0, Math.min(1, sum));
     }
 
     /** The chance of exactly so many. */

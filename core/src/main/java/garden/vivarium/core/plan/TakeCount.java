@@ -6,15 +6,29 @@ import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
 
 /**
- * The least number of pieces with which the chance of enough reaches the confidence asked.
+ * The least number of pieces with which the chance of enough reaches the confidence asked. Aims over {@value #SOLVED} are solved
+ * for that many and scaled, ⌈N·n₂₀₀₀/2000⌉: batches' spread, not chance among pieces, rules them (n for 9,000 of Beta(990, 10) so
+ * comes to 9,140, exactly 9,132).
  *
  * @param pieces pieces to take, 1 and up
  * @param chance the chance with that number, at least the confidence asked
+ * @param isScaled whether it was solved for a smaller aim and scaled
  */
-public record TakeCount(int pieces, double chance) {
+public record TakeCount(int pieces, double chance, boolean isScaled) {
 
-    /** More pieces than this are never proposed. */
-    public static final int MOST = 5000;
+    /** The largest aim that is solved as it is. */
+    public static final int SOLVED = 2000;
+
+    /** The largest aim there is. */
+    public static final int MOST_WANTED = 250_000;
+
+    private static final int MOST_TIMES = 20;
+    private static final int LEAST_MOST = 5000;
+
+    /** Beyond so many pieces no number is sought: then no number would do. */
+    public static int most(int wanted) {
+        return Math.max(LEAST_MOST, MOST_TIMES * wanted);
+    }
 
     /**
      * Finds the least number.
@@ -23,31 +37,36 @@ public record TakeCount(int pieces, double chance) {
      * @param output young plants a ready piece yields
      * @param wanted young plants wanted, 1 and up
      * @param confidence above 0 and below 1
-     * @return the count; empty if not even {@link #MOST} pieces would do
+     * @return the count; empty if not even {@link #most} pieces would do
      */
     public static Optional<TakeCount> least(ReadyChance ready, OutputRatio output, int wanted, double confidence) {
-        if (wanted < 1 || !(confidence > 0) || !(confidence < 1)) {
-            throw new IllegalArgumentException("needs one plant or more and a confidence between 0 and 1, not %d and %s"
-                    .formatted(wanted, confidence));
+        if (wanted < 1 || wanted > MOST_WANTED || !(confidence > 0) || !(confidence < 1)) {
+            throw new IllegalArgumentException("needs 1 to %d plants and a confidence between 0 and 1, not %d and %s"
+                    .formatted(MOST_WANTED, wanted, confidence));
+        }
+        if (wanted > SOLVED) {
+            return least(ready, output, SOLVED, confidence)
+                    .map(t -> new TakeCount((int) Math.ceil((double) wanted * t.pieces() / SOLVED), t.chance(), true));
         }
         int from =
                 (int) Math.max(1, Math.ceil((double) wanted / output.chances().size()));
         IntToDoubleFunction chance = n -> ready.atLeast(wanted, n, output);
-        OptionalInt least = search(chance, from, guess(ready, output, wanted), confidence);
+        OptionalInt least = search(chance, from, guess(ready, output, wanted), most(wanted), confidence);
         return least.isPresent()
-                ? Optional.of(new TakeCount(least.getAsInt(), chance.applyAsDouble(least.getAsInt())))
+                ? Optional.of(new TakeCount(least.getAsInt(), chance.applyAsDouble(least.getAsInt()), false))
                 : Optional.empty();
     }
 
     /** The count whose mean would just do: a place to begin. */
     private static int guess(ReadyChance ready, OutputRatio output, int wanted) {
         double mean = ready.meanShare() * output.mean();
-        return mean * MOST <= wanted ? MOST : (int) Math.ceil(wanted / mean);
+        int most = most(wanted);
+        return mean * most <= wanted ? most : (int) Math.ceil(wanted / mean);
     }
 
     /** The chance never falls as n grows, so steps that widen from the guess and then halving find the least n. */
-    private static OptionalInt search(IntToDoubleFunction chance, int from, int guess, double confidence) {
-        int high = Math.max(from, Math.min(MOST, guess));
+    private static OptionalInt search(IntToDoubleFunction chance, int from, int guess, int most, double confidence) {
+        int high = Math.max(from, Math.min(most, guess));
         int low = from - 1;
         int step = 1;
         if (chance.applyAsDouble(high) >= confidence) {
@@ -61,11 +80,11 @@ public record TakeCount(int pieces, double chance) {
             }
         } else {
             do {
-                if (high == MOST) {
+                if (high == most) {
                     return OptionalInt.empty();
                 }
                 low = high;
-                high = Math.min(MOST, high + step);
+                high = Math.min(most, high + step);
                 step *= 2;
             } while (chance.applyAsDouble(high) < confidence);
         }

@@ -1,7 +1,6 @@
 package garden.vivarium.core.plan;
 
 import garden.vivarium.core.Working;
-import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -26,7 +25,7 @@ public final class WayPlan {
     private final int piecesAtMost;
     private final Optional<TakeCount> take;
     private final Optional<LocalDate> lastSafeStart;
-    private final Map<Double, ReadyChance.OfRate> chances = new ConcurrentHashMap<>();
+    private final Map<SeasonOutlook, ReadyChance.OfRate> chances = new ConcurrentHashMap<>();
 
     private WayPlan(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
         this.outlook = outlook;
@@ -34,10 +33,13 @@ public final class WayPlan {
         this.setting = setting;
         this.limit = limit;
         this.start = start;
-        this.piecesAtMost = limit.orElseGet(
-                () -> TakeCount.least(ofRate(1).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
-                        .map(t -> 2 * t.pieces())
-                        .orElse(TakeCount.MOST));
+        this.piecesAtMost = limit.orElseGet(() -> TakeCount.least(
+                        ofRate(outlook.inSeason()).withUnlimitedTime(),
+                        outlook.output(),
+                        aim.pieces(),
+                        aim.confidence())
+                .map(t -> 2 * t.pieces())
+                .orElse(TakeCount.most(aim.pieces())));
         this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
         this.lastSafeStart = latestStart();
     }
@@ -139,8 +141,9 @@ public final class WayPlan {
      * day within two years would do.
      */
     public Optional<LocalDate> earliestDue(int pieces) {
-        ReadyChance.OfRate rate = ofRate(thinning(start));
-        RootingTime time = outlook.ready().slowedBy(slowing(start));
+        SeasonOutlook then = outlook.at(setting, start);
+        ReadyChance.OfRate rate = ofRate(then);
+        RootingTime time = then.ready();
         long stuck = outlook.callusDays() + outlook.settleDays();
         long low = 0;
         long high = 731;
@@ -174,8 +177,8 @@ public final class WayPlan {
         return limit.isPresent() && take.map(t -> t.pieces() > limit.getAsInt()).orElse(true);
     }
 
-    /** Whether the start day is already too late for any number of pieces. */
-    public boolean isTooLate() {
+    /** Whether no number of pieces started on the start day would do by the day due. */
+    public boolean isBeyondReach() {
         return take.isEmpty();
     }
 
@@ -277,30 +280,24 @@ public final class WayPlan {
     }
 
     private ReadyChance readyWhenStarted(LocalDate day) {
-        return ofRate(thinning(day)).after(outlook.ready().slowedBy(slowing(day)), daysToReady(day));
+        SeasonOutlook then = outlook.at(setting, day);
+        return ofRate(then).after(then.ready(), daysToReady(day));
     }
 
-    private ReadyChance.OfRate ofRate(double thinning) {
-        return chances.computeIfAbsent(thinning, t -> ReadyChance.of(rate(t)));
+    private ReadyChance.OfRate ofRate(SeasonOutlook season) {
+        return chances.computeIfAbsent(season, s -> ReadyChance.of(outlook.nextBatch(s)));
     }
 
-    NextBatch rate(double thinning) {
-        return outlook.nextBatch(thinning);
+    /** What is to be expected of a start on the start day. */
+    public SeasonOutlook season() {
+        return outlook.at(setting, start);
     }
 
     long daysToReady(LocalDate day) {
-        return ChronoUnit.DAYS.between(stuckOn(day), aim.due()) - outlook.settleDays();
+        return outlook.daysToReady(day, aim.due());
     }
 
     private LocalDate stuckOn(LocalDate day) {
         return outlook.stuckOn(day);
-    }
-
-    double slowing(LocalDate day) {
-        return outlook.slowing(setting, day);
-    }
-
-    double thinning(LocalDate day) {
-        return outlook.thinning(setting, day);
     }
 }

@@ -42,10 +42,14 @@ final class WayWorking {
             Season s = outlook.season();
             steps.add(Working.step(
                     "Out of season: slower and poorer",
-                    String.format(Locale.ROOT, "times × %.1f, strike rate × %.2f", s.slower(), s.poorer())));
+                    String.format(
+                            Locale.ROOT,
+                            "the guide’s times × %.1f and rate × %.2f, and what batches of that season did",
+                            s.slower(),
+                            s.poorer())));
         }
-        NextBatch rate = plan.rate(plan.thinning(start));
-        RootingTime time = outlook.ready().slowedBy(plan.slowing(start));
+        NextBatch rate = outlook.nextBatch(plan.season());
+        RootingTime time = plan.season().ready();
         steps.add(Working.step(
                 "Rate of one batch, with callus and settling",
                 String.format(
@@ -55,13 +59,15 @@ final class WayWorking {
                         100 * rate.quantile(0.05),
                         100 * rate.quantile(0.95))));
         steps.add(Working.step(
-                "Of those that become ready, there in time",
+                "Of those that become ready, there in time: unsure of the way, of the batch, of the piece",
                 String.format(
                         Locale.ROOT,
-                        "Φ((ln %d − %.2f) ÷ %.2f) = %.0f%%",
+                        "Φ((ln %d − %.2f) ÷ √(%.2f² + %.2f² + %.2f²)) = %.0f%%",
                         Math.max(days, 0),
                         time.mu(),
-                        time.sigma(),
+                        Math.sqrt(time.unsure()),
+                        time.tau(),
+                        time.within(),
                         100 * time.by(days))));
         if (!outlook.output().isOne()) {
             steps.add(Working.step(
@@ -84,7 +90,12 @@ final class WayWorking {
                                 100 * plan.chance(t.pieces() - 1))))
                 .orElseGet(() -> Working.step(
                         "No number of pieces gives that chance in the time left",
-                        "%d pieces: %.1f%%".formatted(TakeCount.MOST, 100 * plan.chance(TakeCount.MOST)))));
+                        "%d pieces: %.1f%%"
+                                .formatted(
+                                        TakeCount.most(plan.aim().pieces()),
+                                        100
+                                                * plan.chance(TakeCount.most(
+                                                        plan.aim().pieces()))))));
         return new Working("How many to take", steps);
     }
 
@@ -123,27 +134,19 @@ final class WayWorking {
     static Working changes(WayPlan plan, Setting setting) {
         Aim aim = plan.aim();
         Outlook outlook = plan.outlook();
-        StrikeRate strike = outlook.strike();
-        double strength = strike.alpha() + strike.beta();
-        double better = Math.min(0.99, strike.mean() + POINTS);
         List<Change> changes = new ArrayList<>();
         changes.add(
                 new Change("A week more", take(outlook, setting, plan, aim.due().plusDays(7), aim.confidence())));
         changes.add(new Change(
                 "Five in a hundred more that strike",
-                take(
-                        outlook.with(strike.withBeta(better * strength, (1 - better) * strength)),
-                        setting,
-                        plan,
-                        aim.due(),
-                        aim.confidence())));
+                take(outlook.with(WayWorking::better), setting, plan, aim.due(), aim.confidence())));
         changes.add(new Change(
                 "Batches that differed half as much",
-                take(outlook.with(strike.withRho(strike.rho() / 2)), setting, plan, aim.due(), aim.confidence())));
+                take(outlook.with(s -> s.withRho(s.rho() / 2)), setting, plan, aim.due(), aim.confidence())));
         changes.add(new Change(
                 "As much known again of this way",
                 take(
-                        outlook.with(strike.withBeta(2 * strike.alpha(), 2 * strike.beta())),
+                        outlook.with(s -> s.withBeta(2 * s.alpha(), 2 * s.beta())),
                         setting,
                         plan,
                         aim.due(),
@@ -151,8 +154,11 @@ final class WayWorking {
         changes.add(new Change(
                 "Ten in a hundred less sure",
                 take(outlook, setting, plan, aim.due(), Math.max(0.5, aim.confidence() - 2 * POINTS))));
-        int now = plan.take().map(TakeCount::pieces).orElse(TakeCount.MOST);
-        changes.sort(Comparator.comparingInt(c -> c.take().orElse(TakeCount.MOST)));
+        int now = plan.take()
+                .map(TakeCount::pieces)
+                .orElse(TakeCount.most(plan.aim().pieces()));
+        changes.sort(Comparator.comparingInt(
+                c -> c.take().orElse(TakeCount.most(plan.aim().pieces()))));
         return new Working(
                 "What would change it most",
                 changes.stream()
@@ -164,6 +170,12 @@ final class WayWorking {
                                                 : "%d would do".formatted(t))
                                         .orElse("still no number would do")))
                         .toList());
+    }
+
+    private static StrikeRate better(StrikeRate strike) {
+        double strength = strike.alpha() + strike.beta();
+        double mean = Math.min(0.99, strike.mean() + POINTS);
+        return strike.withBeta(mean * strength, (1 - mean) * strength);
     }
 
     private static Optional<Integer> take(

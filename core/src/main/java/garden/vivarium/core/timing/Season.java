@@ -51,6 +51,16 @@ public record Season(Set<Month> months, double slower, double poorer) {
         return isIn(day, climate, hemisphere) ? 1 : poorer;
     }
 
+    /** Both factors for a batch stuck on the day. */
+    public SeasonFactors factors(LocalDate day, Climate climate, Hemisphere hemisphere) {
+        return isIn(day, climate, hemisphere) ? SeasonFactors.IN_SEASON : outside();
+    }
+
+    /** Both factors out of season; 1 and 1 where there is no season. */
+    public SeasonFactors outside() {
+        return months.isEmpty() ? SeasonFactors.IN_SEASON : new SeasonFactors(slower, poorer);
+    }
+
     /** The months in season as the nursery's own calendar has them, in order; empty for all year. */
     public Set<Month> localMonths(Hemisphere hemisphere) {
         Set<Month> local = new TreeSet<>();

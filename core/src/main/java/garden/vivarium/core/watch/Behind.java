@@ -1,22 +1,34 @@
 package garden.vivarium.core.watch;
 
 import garden.vivarium.core.Working;
-import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.BatchPrior;
+import garden.vivarium.core.evidence.ReadyTail;
 import garden.vivarium.core.evidence.RootingTime;
-import garden.vivarium.core.plan.ReadyChance;
+import garden.vivarium.core.evidence.RunningBatch;
+import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.Tallies;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.SortedMap;
 
 /**
- * Whether a batch is behind its usual. At each look the tail is P(K ≤ k), k ready of the n looked at by day t, under what
- * was expected without this batch. Behind is said when it is below 0.05 at the last two looks, or below 0.01 at the last.
+ * Whether a batch is behind its usual, judged at each look that could know, by what was known by then, against what the nursery
+ * knew when it was stuck.
  *
- * @param looks the looks judged, in order of day, at least one
+ * <p><b>Few</b>: the chance of so few or fewer at their milestone is below 0.03 at two looks running, or 0.006 at one. <b>Slow</b>:
+ * what was seen is fifteen times as likely, or more, of a way that runs 1.35 times slower. <b>Late</b> is a notice, not an alarm: a
+ * look past the day by which one in ten show a first sign found none; past the median it is said again.
+ *
+ * @param looks the last two looks that could know, in order of day, or the one there is
  */
 public record Behind(List<Judged> looks) {
 
-    private static final double LOW = 0.05;
-    private static final double VERY_LOW = 0.01;
+    private static final double LOW = 0.03;
+    private static final double VERY_LOW = 0.006;
+    private static final double SLOWER = Math.log(1.35);
+    private static final double TIMES = 15;
 
     public Behind {
         looks = List.copyOf(looks);
@@ -26,38 +38,181 @@ public record Behind(List<Judged> looks) {
     }
 
     /**
-     * One look.
+     * One milestone at one look.
      *
-     * @param day t
-     * @param ready k
-     * @param pieces n
-     * @param tail P(K ≤ k)
+     * @param reached k, pieces that were there
+     * @param pieces n, pieces of which something was known
+     * @param expected how many were to be expected
+     * @param tail the chance of k or fewer
+     * @param slow how many times likelier what was seen is of a way that runs 1.35 times slower
      */
-    public record Judged(int day, int ready, int pieces, double tail) {}
+    public record Seen(int reached, int pieces, double expected, double tail, double slow) {
 
-    /** Judges one look. */
-    public static Judged judge(NextBatch rate, RootingTime time, int day, int ready, int pieces) {
-        double tail = 1 - ReadyChance.after(rate, time, day).atLeast(ready + 1, pieces);
-        return new Judged(day, ready, pieces, tail);
+        /** What was known by a look, against what was expected; empty where nothing was known. */
+        static Optional<Seen> of(BatchPrior prior, Tallies known) {
+            ReadyTail tail = ReadyTail.of(prior.rate(), prior.time(), known);
+            if (tail.pieces() == 0) {
+                return Optional.empty();
+            }
+            int reached = (int) known.total(Outcome.REACHED);
+            double usual = RunningBatch.of(prior, known).logEvidence();
+            double slower = RunningBatch.of(prior.slower(SLOWER), known).logEvidence();
+            return Optional.of(
+                    new Seen(reached, tail.pieces(), tail.mean(), tail.atMost(reached), Math.exp(slower - usual)));
+        }
     }
 
+    /**
+     * One look.
+     *
+     * @param day days since the day stuck
+     * @param ready what it says of ready
+     * @param firstSign what it says of first sign, where there is one
+     * @param late whether no first sign was there past its day
+     * @param lateFrom that day, rounded; 0 where it is not late
+     */
+    public record Judged(int day, Seen ready, Optional<Seen> firstSign, Late late, int lateFrom) {
+
+        private double tail() {
+            return Math.min(ready.tail(), firstSign.map(Seen::tail).orElse(1.0));
+        }
+
+        private boolean isBelow(double limit) {
+            return tail() < limit;
+        }
+
+        /** The milestone of which what was seen speaks most for slowness. */
+        public Seen slowest() {
+            return isSlowestByFirstSign() ? firstSign.orElseThrow() : ready;
+        }
+
+        /** Whether that is the first sign. */
+        public boolean isSlowestByFirstSign() {
+            return firstSign.filter(s -> s.slow() > ready.slow()).isPresent();
+        }
+
+        /** The milestone that is further behind. */
+        public Seen furthest() {
+            return isFurthestByFirstSign() ? firstSign.orElseThrow() : ready;
+        }
+
+        /** Whether that is the first sign. */
+        public boolean isFurthestByFirstSign() {
+            return firstSign.filter(s -> s.tail() < ready.tail()).isPresent();
+        }
+    }
+
+    /** Whether no first sign was there though it was to be expected. */
+    public enum Late {
+        /** Not late, or first signs are there. */
+        NO,
+        /** Past the day by which one in ten show it. */
+        PAST_THE_TENTH,
+        /** Past the day by which half show it. */
+        PAST_THE_MEDIAN
+    }
+
+    /** What is said of it. */
+    public enum Verdict {
+        /** As usual, or nothing to say. */
+        AS_USUAL,
+        /** No first sign yet, past its day: a notice. */
+        LATE,
+        /** It runs slower than usual: an alarm. */
+        SLOW,
+        /** Fewer are there than usual: an alarm. */
+        FEW
+    }
+
+    /**
+     * Judges the last two looks that could know.
+     *
+     * @param ready what was expected of ready when it was stuck
+     * @param firstSign the same of first sign, where there is one
+     * @param readyKnown tallies of ready as known by each look that could know of it
+     * @param firstSignKnown tallies of first sign as known by each look that could know of it
+     * @return empty before the first look that could know
+     */
+    public static Optional<Behind> of(
+            BatchPrior ready,
+            Optional<BatchPrior> firstSign,
+            SortedMap<Integer, Tallies> readyKnown,
+            SortedMap<Integer, Tallies> firstSignKnown) {
+        List<Judged> looks = new ArrayList<>();
+        lastTwo(readyKnown)
+                .forEach((day, known) -> Seen.of(ready, known).ifPresent(seen -> {
+                    Optional<Seen> sign = firstSign.flatMap(prior ->
+                            Optional.ofNullable(firstSignKnown.get(day)).flatMap(t -> Seen.of(prior, t)));
+                    looks.add(judged(day, seen, sign, firstSign));
+                }));
+        return looks.isEmpty() ? Optional.empty() : Optional.of(new Behind(looks));
+    }
+
+    /** Nothing is said of more. */
+    private static SortedMap<Integer, Tallies> lastTwo(SortedMap<Integer, Tallies> known) {
+        List<Integer> days = List.copyOf(known.keySet());
+        return days.size() < 2 ? known : known.tailMap(days.get(days.size() - 2));
+    }
+
+    private static Judged judged(int day, Seen ready, Optional<Seen> sign, Optional<BatchPrior> firstSign) {
+        if (sign.isPresent() && sign.get().reached() == 0 && ready.reached() == 0) {
+            RootingTime time = firstSign.orElseThrow().time();
+            double median = time.day(0.5);
+            double tenth = time.day(0.1);
+            if (day > median) {
+                return new Judged(day, ready, sign, Late.PAST_THE_MEDIAN, (int) Math.round(median));
+            }
+            if (day > tenth) {
+                return new Judged(day, ready, sign, Late.PAST_THE_TENTH, (int) Math.round(tenth));
+            }
+        }
+        return new Judged(day, ready, sign, Late.NO, 0);
+    }
+
+    /** The last look. */
+    public Judged last() {
+        return looks.get(looks.size() - 1);
+    }
+
+    /** What is said of it at the last look. What a slow way explains is called slow: most of it may still come. */
+    public Verdict verdict() {
+        if (last().slowest().slow() >= TIMES) {
+            return Verdict.SLOW;
+        }
+        boolean few = last().isBelow(VERY_LOW)
+                || (looks.size() > 1
+                        && last().isBelow(LOW)
+                        && looks.get(looks.size() - 2).isBelow(LOW));
+        if (few) {
+            return Verdict.FEW;
+        }
+        return last().late() == Late.NO ? Verdict.AS_USUAL : Verdict.LATE;
+    }
+
+    /** Whether an alarm is given. */
     public boolean isBehind() {
-        Judged last = looks.get(looks.size() - 1);
-        boolean twice = looks.size() > 1
-                && last.tail() < LOW
-                && looks.get(looks.size() - 2).tail() < LOW;
-        return last.tail() < VERY_LOW || twice;
+        return verdict() == Verdict.FEW || verdict() == Verdict.SLOW;
     }
 
     /** How it came about. */
     public Working working() {
-        return new Working(
-                "Is it behind its usual",
-                looks.stream()
-                        .skip(Math.max(0, looks.size() - 2))
-                        .map(l -> Working.step(
-                                "Day %d: the chance of so few or fewer".formatted(l.day()),
-                                String.format(Locale.ROOT, "P(K ≤ %d of %d) = %.3f", l.ready(), l.pieces(), l.tail())))
-                        .toList());
+        List<Working.Step> steps = new ArrayList<>();
+        looks.stream().skip(Math.max(0, looks.size() - 2)).forEach(l -> {
+            steps.add(step("Day %d, ready".formatted(l.day()), l.ready()));
+            l.firstSign().ifPresent(s -> steps.add(step("Day %d, first sign".formatted(l.day()), s)));
+        });
+        return new Working("Is it behind its usual", steps);
+    }
+
+    private static Working.Step step(String where, Seen s) {
+        return Working.step(
+                "%s: so few or fewer, and how much likelier of a way 1.35 times slower".formatted(where),
+                String.format(
+                        Locale.ROOT,
+                        "P(K ≤ %d of %d) = %.3f; %.1f times",
+                        s.reached(),
+                        s.pieces(),
+                        s.tail(),
+                        s.slow()));
     }
 }

@@ -1,16 +1,16 @@
 package garden.vivarium.core.watch;
 
 import garden.vivarium.core.Working;
-import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.RunningBatch;
 import java.util.Locale;
 
 /**
- * When to look next: the first day d after the last look c on which a pending piece has become ready with a chance of 0.3
- * or more, π(F(d) − F(c)) ÷ (1 − πF(c)), held between the protocol's least and most days.
+ * When to look next: the first day d after the last look on which a pending piece of this batch has become ready with a chance of
+ * 0.3 or more, by what is known of the batch itself, held between the protocol's least and most days.
  *
  * @param day days since the day stuck
  * @param chance the chance on that day that a piece pending at the last look has become ready
- * @param lastLook c
+ * @param lastLook the day of the last look that could know
  * @param isWorthIt whether the chance reaches 0.3; if not, the most days between looks decide
  */
 public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) {
@@ -20,28 +20,29 @@ public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) 
     /**
      * Finds the day.
      *
-     * @param reaching π, 0 to 1
-     * @param time F
-     * @param lastLook c, 0 when never looked at
+     * @param batch what is known of it, with something pending
+     * @param lastLook the day of its last look that could know
      * @param least shortest time to the next look, in days, 1 and up
      * @param most longest time, in days, {@code least} and up
      */
-    public static NextLook of(double reaching, RootingTime time, int lastLook, int least, int most) {
-        for (int day = lastLook + 1; day <= lastLook + most; day++) {
-            double chance = chance(reaching, time, lastLook, day);
-            if (chance >= WORTH_A_LOOK) {
-                int held = Math.max(day, lastLook + least);
-                return new NextLook(held, chance(reaching, time, lastLook, held), lastLook, true);
+    public static NextLook of(RunningBatch batch, int lastLook, int least, int most) {
+        // The chance never falls with the day, so halving finds the first that is worth it.
+        int low = lastLook;
+        int high = lastLook + most;
+        double last = batch.readyBy(high);
+        if (last < WORTH_A_LOOK) {
+            return new NextLook(high, last, lastLook, false);
+        }
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            if (batch.readyBy(middle) >= WORTH_A_LOOK) {
+                high = middle;
+            } else {
+                low = middle;
             }
         }
-        int last = lastLook + most;
-        return new NextLook(last, chance(reaching, time, lastLook, last), lastLook, false);
-    }
-
-    /** The chance that a piece pending on day c has become ready by day d. */
-    public static double chance(double reaching, RootingTime time, int c, int d) {
-        double before = time.by(c);
-        return reaching * (time.by(d) - before) / (1 - reaching * before);
+        int held = Math.max(high, lastLook + least);
+        return new NextLook(held, batch.readyBy(held), lastLook, true);
     }
 
     /** How it came about. */
@@ -49,7 +50,8 @@ public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) 
         return Working.of(
                 "When to look next",
                 Working.step(
-                        "The chance that a pending piece has become ready since day %d".formatted(lastLook),
+                        "The chance that a pending piece has become ready since day %d, by all that was seen of this batch"
+                                .formatted(lastLook),
                         String.format(Locale.ROOT, "on day %d: %.0f%%", day, 100 * chance)),
                 Working.step(
                         isWorthIt

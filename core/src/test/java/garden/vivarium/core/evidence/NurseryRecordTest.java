@@ -30,7 +30,7 @@ class NurseryRecordTest {
         NurseryRecord record = NurseryRecord.of(List.of(), w -> GUIDE);
 
         assertThat(record.strike(WAY).mean()).isCloseTo(0.7, within(1e-12));
-        assertThat(record.ready(WAY).window().d10()).isCloseTo(14, within(1e-9));
+        assertThat(record.ready(WAY).day(0.5)).isCloseTo(Math.sqrt(14 * 35), within(1e-9));
         assertThat(record.isYoung()).isTrue();
         assertThat(record.ways()).isEmpty();
     }
@@ -68,8 +68,7 @@ class NurseryRecordTest {
     @Test
     void aRunningBatchIsNotCountedAsFailed() {
         Tallies early = Tallies.of(Map.of(Interval.reached(7, 14), 2L, Interval.pending(14), 18L));
-        NurseryRecord record =
-                NurseryRecord.of(List.of(new WayBatch(WAY, 20, 0, 15, Tallies.none(), early)), w -> GUIDE);
+        NurseryRecord record = NurseryRecord.of(List.of(WayBatch.of(WAY, Tallies.none(), early)), w -> GUIDE);
 
         assertThat(record.strike(WAY).mean()).isBetween(0.4, 0.75);
         assertThat(record.strike(WAY).shares().get(0).weight()).isLessThan(6);
@@ -78,8 +77,8 @@ class NurseryRecordTest {
 
     @Test
     void sentPiecesAreCensoredNotLost() {
-        Tallies tallies = Tallies.of(Map.of(Interval.reached(7, 14), 10L, Interval.pending(7), 10L));
-        WayBatch batch = new WayBatch(WAY, 20, 10, 60, Tallies.none(), tallies);
+        Tallies tallies = Tallies.of(Map.of(Interval.reached(7, 14), 10L, Interval.sent(7, 7), 10L));
+        WayBatch batch = WayBatch.of(WAY, Tallies.none(), tallies);
 
         assertThat(batch.isFinished()).isTrue();
         assertThat(batch.judgeable()).isEqualTo(10);
@@ -108,7 +107,7 @@ class NurseryRecordTest {
     @Test
     void theSpreadIsKeptWhileNoFinishedBatchChanges() {
         NurseryRecord before = NurseryRecord.of(List.of(finished(WAY, 9, 10)), w -> GUIDE);
-        WayBatch running = new WayBatch(WAY, 20, 0, 15, Tallies.none(), Tallies.of(Map.of(Interval.pending(14), 20L)));
+        WayBatch running = WayBatch.of(WAY, Tallies.none(), Tallies.of(Map.of(Interval.pending(14), 20L)));
 
         assertThat(before.updated(List.of(finished(WAY, 9, 10), running)).spread())
                 .isSameAs(before.spread());
@@ -138,11 +137,8 @@ class NurseryRecordTest {
     }
 
     private static WayBatch finished(Way way, int kept, int of) {
-        return new WayBatch(
+        return WayBatch.of(
                 way,
-                of,
-                0,
-                90,
                 Tallies.of(Map.of(Interval.reached(7, 14), (long) kept, Interval.lost(14, 21), (long) of - kept)),
                 Tallies.of(Map.of(Interval.reached(14, 21), (long) kept, Interval.lost(14, 21), (long) of - kept)));
     }

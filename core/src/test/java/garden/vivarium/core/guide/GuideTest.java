@@ -114,7 +114,7 @@ class GuideTest {
     @ParameterizedTest
     @MethodSource("protocols")
     void aKeptProtocolReadsBackTheSame(Protocol p) {
-        assertThat(Guide.readProtocol(Guide.write(p))).isEqualTo(p);
+        assertThat(KeptProtocol.read(KeptProtocol.write(p))).isEqualTo(p);
     }
 
     @Test

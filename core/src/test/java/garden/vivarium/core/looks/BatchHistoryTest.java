@@ -12,9 +12,11 @@ import garden.vivarium.core.timing.Sign;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.SortedMap;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -72,7 +74,7 @@ class BatchHistoryTest {
         void sentPiecesArePendingAtTheirLastLookForGood() {
             BatchHistory history = replay(1, look(7, none(1)), look(9, reading(1, PieceState.SENT)));
 
-            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(pending(7))));
+            assertThat(history.tallies(Milestone.READY)).isEqualTo(Tallies.of(List.of(Interval.sent(7, 7))));
             assertThat(history.counts().sent()).isOne();
         }
 
@@ -175,14 +177,71 @@ class BatchHistoryTest {
     }
 
     @Test
-    void talliesTellWhatWasKnownByADay() {
-        Tallies ready = replay(4, look(7, none(1), none(2)), look(14, ready(1), none(3)), look(21, lost(2)))
+    void whatWasKnownByADayUsesLooksUpToThatDayAlone() {
+        SortedMap<Integer, Tallies> known = replay(
+                        4,
+                        look(7, none(1), none(2)),
+                        look(14, ready(1), none(3)),
+                        look(21, lost(2)),
+                        look(60, above(3, PieceState.NONE)))
+                .asKnown(Milestone.READY);
+
+        assertThat(known).containsOnlyKeys(7, 14, 21);
+        assertThat(known.get(7)).isEqualTo(Tallies.of(Map.of(Interval.pending(7), 2L, Interval.pending(0), 2L)));
+        assertThat(known.get(14))
+                .as("piece 2 was last seen on day 7, and piece 4 never")
+                .isEqualTo(Tallies.of(Map.of(
+                        reached(7, 14),
+                        1L,
+                        Interval.pending(7),
+                        1L,
+                        Interval.pending(14),
+                        1L,
+                        Interval.pending(0),
+                        1L)));
+        assertThat(known.get(21).total(Outcome.LOST)).isEqualTo(1);
+    }
+
+    @Test
+    void aLookFromAboveSeesThatAPieceLivesAndNothingOfItsRoots() {
+        Tallies ready = replay(
+                        3, look(14, none(1), none(2)), look(60, above(1, PieceState.NONE), above(2, PieceState.LOST)))
                 .tallies(Milestone.READY);
 
-        assertThat(ready.daysKnown()).containsExactly(7, 14, 21);
-        assertThat(ready.knownBy(7)).isEqualTo(new Tallies.KnownBy(0, 3));
-        assertThat(ready.knownBy(14)).isEqualTo(new Tallies.KnownBy(1, 2));
-        assertThat(ready.knownBy(21)).isEqualTo(new Tallies.KnownBy(1, 2));
+        assertThat(ready)
+                .isEqualTo(Tallies.of(List.of(Interval.pending(14, 60), Interval.lost(14, 60), Interval.pending(0))));
+        assertThat(ready.lastDay()).isEqualTo(60);
+        assertThat(ready.lastLook()).isEqualTo(60);
+    }
+
+    @Test
+    void whatIsWrittenOffFailedWithoutShowingIt() {
+        Reading stalled =
+                new Reading(2, LookKind.LIFTED, PieceState.LOST, Optional.of(LossCause.STALLED), Optional.empty());
+        Reading rotten = new Reading(3, LookKind.LIFTED, PieceState.LOST, Optional.of(LossCause.ROT), Optional.empty());
+        Tallies byPiece = replay(3, look(14, ready(1), none(2), none(3)), look(40, stalled, rotten))
+                .tallies(Milestone.READY);
+        assertThat(byPiece)
+                .isEqualTo(Tallies.of(List.of(reached(0, 14), Interval.givenUp(14, 40), Interval.lost(14, 40))));
+
+        Tallies byCount = replay(
+                        3,
+                        count(14, 1, 1, 1),
+                        new Look.ByCount(40, LookKind.LIFTED, OptionalInt.empty(), 1, 2, 0, true))
+                .tallies(Milestone.READY);
+        assertThat(byCount)
+                .as("only what this very look wrote off")
+                .isEqualTo(Tallies.of(List.of(reached(0, 14), Interval.lost(0, 14), Interval.givenUp(14, 40))));
+    }
+
+    @Test
+    void whatStillStoodWhenABatchWasClosedIsGivenUp() {
+        Tallies closed = replay(3, look(14, ready(1), none(2)), look(20, reading(3, PieceState.SENT)))
+                .tallies(Milestone.READY)
+                .closed();
+
+        assertThat(closed)
+                .isEqualTo(Tallies.of(List.of(reached(0, 14), Interval.givenUp(14, 14), Interval.sent(0, 0))));
     }
 
     @Test

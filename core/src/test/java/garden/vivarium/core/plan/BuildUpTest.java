@@ -3,8 +3,8 @@ package garden.vivarium.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import garden.vivarium.core.evidence.NextBatch;
-import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.Times;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -89,8 +89,8 @@ class BuildUpTest {
                 60,
                 20,
                 10,
-                new NextBatch(5, 5),
-                RootingTime.ofGuide(new Window(15, 30)),
+                new SharedDoubt(new StrikeRate(8, 8, 0.1, 0.5, 4, List.of()), Times.of(new Window(15, 30), 0.2)),
+                List.of(),
                 1,
                 wanted,
                 horizon,

@@ -43,7 +43,7 @@ class CalibrationTest {
         for (int nursery = 0; nursery < 2000; nursery++) {
             List<Calibration.Forecast> forecasts = new ArrayList<>();
             for (int i = 0; i < 60; i++) {
-                forecasts.add(new Calibration.Forecast(0.9, random.nextDouble() < 0.9));
+                forecasts.add(Calibration.Forecast.of(0.9, random.nextDouble() < 0.9));
             }
             Calibration c = Calibration.of(0.9, forecasts);
             off += c.saidTooMuch() || c.saidTooLittle() ? 1 : 0;
@@ -67,7 +67,7 @@ class CalibrationTest {
     private static List<Calibration.Forecast> forecasts(double chance, int came, int of) {
         List<Calibration.Forecast> all = new ArrayList<>();
         for (int i = 0; i < of; i++) {
-            all.add(new Calibration.Forecast(chance, i < came));
+            all.add(Calibration.Forecast.of(chance, i < came));
         }
         return all;
     }

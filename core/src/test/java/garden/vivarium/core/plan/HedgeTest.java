@@ -3,8 +3,14 @@ package garden.vivarium.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Times;
 import garden.vivarium.core.evidence.NextBatch;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.OutputRatio;
+import garden.vivarium.core.timing.Window;
+import java.util.List;
+import java.util.Optional;
 import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,12 +18,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class HedgeTest {
 
-    private static final Hedge.Side GOOD = side(6.88321, 2.51825);
-    private static final Hedge.Side POORER = side(4, 4);
+    private static final double RHO = 0.08;
+    private static final PlannedPieces GOOD = side("Good", 11, 4, 1);
+    private static final PlannedPieces POORER = side("Poorer", 6, 6, 1);
+    /** Another way that is as good, of which one learns nothing by the first. */
+    private static final PlannedPieces AS_GOOD = side("As good", 11, 4, 1);
 
     @Test
     void twoBatchesNeedFewerPiecesThanOneAndSeldomerFailAltogether() {
-        Hedge hedge = Hedge.best(GOOD, GOOD, 24, 1, 0.9, 500).orElseThrow();
+        Hedge hedge = Hedge.best(GOOD, AS_GOOD, 24, 0.9, 500).orElseThrow();
         int alone = TakeCount.least(GOOD.ready(), OutputRatio.one(), 24, 0.9)
                 .orElseThrow()
                 .pieces();
@@ -33,8 +42,21 @@ class HedgeTest {
     }
 
     @Test
+    void twoBatchesOfOneWayShareItsDoubtAndNeedMoreThanTwoOfDifferentWays() {
+        Hedge oneWay = Hedge.best(GOOD, GOOD, 24, 0.9, 500).orElseThrow();
+        Hedge twoWays = Hedge.best(GOOD, AS_GOOD, 24, 0.9, 500).orElseThrow();
+
+        assertThat(oneWay.first() + oneWay.second()).isGreaterThan(twoWays.first() + twoWays.second());
+        assertThat(oneWay.chance())
+                .isCloseTo(
+                        Prospect.together(List.of(GOOD.prospect(oneWay.first()), GOOD.prospect(oneWay.second())))
+                                .atLeast(24),
+                        within(1e-9));
+    }
+
+    @Test
     void thePoorerWayGetsTheSmallerShare() {
-        Hedge hedge = Hedge.best(GOOD, POORER, 24, 1, 0.9, 500).orElseThrow();
+        Hedge hedge = Hedge.best(GOOD, POORER, 24, 0.9, 500).orElseThrow();
 
         assertThat(hedge.first()).isGreaterThan(hedge.second());
     }
@@ -42,13 +64,14 @@ class HedgeTest {
     @ParameterizedTest
     @CsvSource({"12, 1, 0.8", "24, 1, 0.95", "8, 3, 0.9"})
     void theJointChanceAgreesWithSimulation(int wanted, int perPot, double confidence) {
-        Hedge hedge = Hedge.best(GOOD, POORER, wanted, perPot, confidence, 800).orElseThrow();
+        Hedge hedge = Hedge.best(side("Good", 11, 4, perPot), side("Poorer", 6, 6, perPot), wanted, confidence, 800)
+                .orElseThrow();
         RandomDataGenerator draws = new RandomDataGenerator(31);
         int runs = 40_000;
         int met = 0;
         for (int run = 0; run < runs; run++) {
-            int one = succeed(hedge.first(), draws.nextBeta(6.88321, 2.51825), draws);
-            int other = succeed(hedge.second(), draws.nextBeta(4, 4), draws);
+            int one = succeed(hedge.first(), rate(11, 4, draws), draws);
+            int other = succeed(hedge.second(), rate(6, 6, draws), draws);
             met += one / perPot + other / perPot >= wanted ? 1 : 0;
         }
         double simulated = (double) met / runs;
@@ -58,8 +81,8 @@ class HedgeTest {
 
     @Test
     void tooFewToSplitIsSaid() {
-        assertThat(Hedge.best(GOOD, POORER, 24, 1, 0.9, 24)).isEmpty();
-        assertThat(Hedge.best(GOOD, POORER, 24, 1, 0.9, 1)).isEmpty();
+        assertThat(Hedge.best(GOOD, POORER, 24, 0.9, 24)).isEmpty();
+        assertThat(Hedge.best(GOOD, POORER, 24, 0.9, 1)).isEmpty();
     }
 
     private static int succeed(int pieces, double rate, RandomDataGenerator draws) {
@@ -70,7 +93,21 @@ class HedgeTest {
         return n;
     }
 
-    private static Hedge.Side side(double a, double b) {
-        return new Hedge.Side(ReadyChance.withUnlimitedTime(new NextBatch(a, b)), OutputRatio.one());
+    private static double rate(double alpha, double beta, RandomDataGenerator draws) {
+        NextBatch next = new StrikeRate(alpha, beta, RHO, 0.7, 4, List.of()).nextBatch();
+        return draws.nextBeta(next.a(), next.b());
+    }
+
+    private static PlannedPieces side(String plant, double alpha, double beta, int perPot) {
+        SharedDoubt doubt = new SharedDoubt(
+                new StrikeRate(alpha, beta, RHO, 0.7, 4, List.of()), Times.of(new Window(7.5, 30), 0.2));
+        return new PlannedPieces(
+                new Way(plant, "soft", "tip cutting", "water", ""),
+                doubt,
+                doubt,
+                rate -> rate,
+                Optional.empty(),
+                OutputRatio.one(),
+                perPot);
     }
 }

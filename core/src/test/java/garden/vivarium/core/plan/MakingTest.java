@@ -51,7 +51,8 @@ class MakingTest {
 
     @Test
     void leavesThatGiveSeveralAgreeWithSimulation() {
-        NextBatch rate = outlook("leaf-section-in-vermiculite").nextBatch(1);
+        Outlook leaf = outlook("leaf-section-in-vermiculite");
+        NextBatch rate = leaf.nextBatch(leaf.inSeason());
         OutputRatio output =
                 GUIDE.protocol("leaf-section-in-vermiculite").orElseThrow().output();
         YoungPlants reckoned = YoungPlants.of(ReadyChance.withUnlimitedTime(rate), 30, output, 1);

@@ -8,6 +8,7 @@ import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalInt;
@@ -58,11 +59,16 @@ class OutlookTest {
     void outOfSeasonIsSlowerAndPoorerAndUnderLampsThereIsNone() {
         Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
 
-        assertThat(outlook.slowing(HOUSE, APRIL)).isEqualTo(1);
-        assertThat(outlook.slowing(HOUSE, DECEMBER)).isGreaterThan(1);
-        assertThat(outlook.thinning(HOUSE, DECEMBER)).isLessThan(1);
-        assertThat(outlook.thinning(new Setting(Climate.LIT, Hemisphere.NORTH), DECEMBER))
-                .isEqualTo(1);
+        assertThat(outlook.factors(HOUSE, APRIL)).isEqualTo(SeasonFactors.IN_SEASON);
+        SeasonFactors winter = outlook.factors(HOUSE, DECEMBER);
+        assertThat(winter.slower()).isGreaterThan(1);
+        assertThat(winter.poorer()).isLessThan(1);
+        assertThat(outlook.at(HOUSE, DECEMBER).strike().mean())
+                .isCloseTo(outlook.inSeason().strike().mean() * winter.poorer(), within(1e-12));
+        assertThat(outlook.at(HOUSE, DECEMBER).ready().day(0.5))
+                .isCloseTo(outlook.inSeason().ready().day(0.5) * winter.slower(), within(1e-9));
+        assertThat(outlook.factors(new Setting(Climate.LIT, Hemisphere.NORTH), DECEMBER))
+                .isEqualTo(SeasonFactors.IN_SEASON);
     }
 
     @Test

@@ -1,8 +1,10 @@
 package garden.vivarium.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Times;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RateNodes;
 import garden.vivarium.core.evidence.RootingTime;
@@ -10,13 +12,15 @@ import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
 import org.apache.commons.numbers.gamma.RegularizedBeta;
+import org.hipparchus.special.Beta;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ReadyChanceTest {
 
-    private static final RootingTime TIME = RootingTime.ofGuide(new Window(20, 45));
+    private static final Window WINDOW = new Window(20, 45);
+    private static final RootingTime TIME = Times.of(WINDOW, 0.2);
 
     /** Against a plain double sum over many more nodes, with the incomplete beta function for each. */
     @ParameterizedTest
@@ -36,7 +40,7 @@ class ReadyChanceTest {
     })
     void isHeldByAFarFinerSum(double a, double b, double tau, double days, int pieces) {
         NextBatch rate = new NextBatch(a, b);
-        RootingTime time = TIME.withTau(tau);
+        RootingTime time = Times.of(WINDOW, tau);
         ReadyChance ready = ReadyChance.after(rate, time, days);
         double mean = ready.meanShare() * pieces;
 
@@ -46,6 +50,31 @@ class ReadyChanceTest {
                     .as("%d of %d", needed, pieces)
                     .isCloseTo(fine(rate, time, days, needed, pieces), within(pieces <= 60 ? 5e-5 : 1e-3));
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.02, 0.05", "0.1, 3", "0.01, 0.01", "5, 0.03"})
+    void ratesThatAreNearlyAllOrNoneAreMetExactly(double a, double b) {
+        // n of the beta-binomial law, where every piece that will has become ready.
+        int pieces = 24;
+        ReadyChance ready = ReadyChance.withUnlimitedTime(new NextBatch(a, b));
+        double tail = 0;
+        for (int k = pieces; k >= 0; k--) {
+            tail += Math.exp(logChoose(pieces, k) + Beta.logBeta(k + a, pieces - k + b) - Beta.logBeta(a, b));
+            assertThat(ready.atLeast(k, pieces)).as("at least %d", k).isCloseTo(tail, within(1e-4));
+        }
+    }
+
+    private static double logChoose(int n, int k) {
+        return -Math.log(n + 1.0) - Beta.logBeta(n - k + 1.0, k + 1.0);
+    }
+
+    @Test
+    void daysThatAreNoNumberAreRefused() {
+        NextBatch rate = new NextBatch(6.9, 2.5);
+        assertThatThrownBy(() -> ReadyChance.after(rate, TIME, Double.NaN)).hasMessageContaining("must be a number");
+        assertThat(ReadyChance.after(rate, TIME, Double.POSITIVE_INFINITY).atLeast(10, 20))
+                .isCloseTo(ReadyChance.withUnlimitedTime(rate).atLeast(10, 20), within(1e-9));
     }
 
     @Test

@@ -3,12 +3,17 @@ package garden.vivarium.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Times;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,7 +23,7 @@ class SupplyTest {
 
     private static final NextBatch RATE = new NextBatch(6.88321, 2.51825);
     private static final NextBatch SETTLING = new NextBatch(9, 1);
-    private static final RootingTime TIME = RootingTime.ofGuide(new Window(7.5, 30));
+    private static final RootingTime TIME = Times.of(new Window(7.5, 30), 0.2);
     private static final OutputRatio THREE = new OutputRatio(List.of(0.5, 0.3, 0.2));
 
     @Test
@@ -86,25 +91,53 @@ class SupplyTest {
     @ParameterizedTest
     @ValueSource(ints = {0, 6, 15, 30})
     void theTopUpIsTheLeastThatWillDo(int had) {
-        Supply have =
-                had == 0 ? Supply.none() : Supply.of(ReadyChance.withUnlimitedTime(RATE), had, OutputRatio.one(), 1);
-        ReadyChance more = ReadyChance.after(RATE, TIME, 30);
-        TopUp up = TopUp.least(have, more, OutputRatio.one(), 1, 20, 0.9, 500).orElseThrow();
+        List<Prospect> have =
+                had == 0 ? List.of() : List.of(pieces("Sage", Optional.empty()).prospect(had));
+        PlannedPieces more = pieces("Fuchsia", Optional.of(30.0));
+        TopUp up = TopUp.least(have, more, 20, 0.9, 500).orElseThrow();
 
         assertThat(up.chance()).isGreaterThanOrEqualTo(0.9);
-        assertThat(have.and(Supply.of(more, up.pieces(), OutputRatio.one(), 1)).atLeast(20))
-                .isCloseTo(up.chance(), within(1e-9));
-        assertThat(have.and(Supply.of(more, up.pieces() - 1, OutputRatio.one(), 1))
-                        .atLeast(20))
-                .isLessThan(0.9);
+        assertThat(with(have, more, up.pieces(), 20)).isCloseTo(up.chance(), within(1e-9));
+        assertThat(with(have, more, up.pieces() - 1, 20)).isLessThan(0.9);
+    }
+
+    @Test
+    void aTopUpByTheWayOfWhatIsThereSharesItsDoubt() {
+        PlannedPieces there = pieces("Fuchsia", Optional.empty());
+        PlannedPieces same = pieces("Fuchsia", Optional.of(60.0));
+        PlannedPieces other = pieces("Sage", Optional.of(60.0));
+        TopUp up = TopUp.least(List.of(there.prospect(15)), same, 24, 0.9, 500).orElseThrow();
+
+        assertThat(up.pieces())
+                .isGreaterThan(TopUp.least(List.of(there.prospect(15)), other, 24, 0.9, 500)
+                        .orElseThrow()
+                        .pieces());
+        assertThat(with(List.of(there.prospect(15)), same, up.pieces(), 24)).isCloseTo(up.chance(), within(1e-9));
     }
 
     @Test
     void whatSufficesNeedsNothingMoreAndWhatCannotBeIsSaid() {
-        ReadyChance more = ReadyChance.after(RATE, TIME, 30);
-        assertThat(TopUp.least(Supply.exactly(25), more, OutputRatio.one(), 1, 20, 0.9, 500))
+        PlannedPieces more = pieces("Fuchsia", Optional.of(30.0));
+        assertThat(TopUp.least(List.of(Prospect.of(Supply.exactly(25))), more, 20, 0.9, 500))
                 .hasValueSatisfying(t -> assertThat(t.pieces()).isZero());
-        assertThat(TopUp.least(Supply.none(), more, OutputRatio.one(), 1, 20, 0.9, 20))
-                .isEmpty();
+        assertThat(TopUp.least(List.of(), more, 20, 0.9, 20)).isEmpty();
+    }
+
+    private static double with(List<Prospect> have, PlannedPieces more, int pieces, int wanted) {
+        return Prospect.together(Stream.concat(have.stream(), Stream.of(more.prospect(pieces)))
+                        .toList())
+                .atLeast(wanted);
+    }
+
+    private static PlannedPieces pieces(String plant, Optional<Double> days) {
+        SharedDoubt doubt = new SharedDoubt(new StrikeRate(7, 3, 0.08, 0.7, 4, List.of()), TIME);
+        return new PlannedPieces(
+                new Way(plant, "soft", "tip cutting", "water", ""),
+                doubt,
+                doubt,
+                rate -> rate,
+                days,
+                OutputRatio.one(),
+                1);
     }
 }

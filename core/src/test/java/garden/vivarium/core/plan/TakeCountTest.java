@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Times;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
@@ -21,7 +22,8 @@ class TakeCountTest {
     /** Worked values 3b and 4b. */
     private static final NextBatch RATE = new StrikeRate(41, 15, 0.08, 0.7, 4, List.of()).nextBatch();
 
-    private static final RootingTime TIME = RootingTime.ofGuide(new Window(7.5, 30));
+    private static final Window WINDOW = new Window(7.5, 30);
+    private static final RootingTime TIME = Times.of(WINDOW, 0.2);
 
     @ParameterizedTest
     @CsvSource({
@@ -46,12 +48,43 @@ class TakeCountTest {
         "60, 46, 0.9084, 0.9263",
     })
     void withBatchesOfOneSpeedHoldsItsWorkedValues(int days, int take, double chance, double chanceOf48) {
-        ReadyChance ready = ReadyChance.after(RATE, TIME.withTau(0), days);
+        ReadyChance ready = ReadyChance.after(RATE, Times.of(WINDOW, 0), days);
         TakeCount count = least(ready, OutputRatio.one(), 24, 0.9);
 
         assertThat(count.pieces()).isEqualTo(take);
         assertThat(count.chance()).isCloseTo(chance, within(5e-5));
         assertThat(ready.atLeast(24, 48)).isCloseTo(chanceOf48, within(5e-5));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"21, 84, 0.901718", "28, 59, 0.900757", "35, 51, 0.900320"})
+    void whereTheSpeedOfTheWayIsUnsureHoldsItsWorkedValues(int days, int take, double chance) {
+        TakeCount count =
+                least(ReadyChance.after(RATE, Times.of(WINDOW, 1.0 / 16, 0.2), days), OutputRatio.one(), 24, 0.9);
+
+        assertThat(count.pieces()).isEqualTo(take);
+        assertThat(count.chance()).isCloseTo(chance, within(5e-6));
+    }
+
+    @Test
+    void largeAimsAreSolvedForTwoThousandAndScaled() {
+        ReadyChance ready = ReadyChance.withUnlimitedTime(new NextBatch(990, 10));
+
+        assertThat(least(ready, OutputRatio.one(), 2000, 0.9)).satisfies(t -> {
+            assertThat(t.pieces()).isEqualTo(2031);
+            assertThat(t.isScaled()).isFalse();
+        });
+        TakeCount scaled = least(ready, OutputRatio.one(), 9000, 0.9);
+        assertThat(scaled.pieces()).isEqualTo(9140);
+        assertThat(scaled.isScaled()).isTrue();
+        assertThat(ready.atLeast(9000, 9132)).as("the exact number").isGreaterThanOrEqualTo(0.899);
+    }
+
+    @Test
+    void moreThanFiveThousandIsANumberAndNotTooLate() {
+        ReadyChance ready = ReadyChance.withUnlimitedTime(new NextBatch(30, 270));
+
+        assertThat(least(ready, OutputRatio.one(), 800, 0.9).pieces()).isBetween(8000, 16_000);
     }
 
     @ParameterizedTest

@@ -1,0 +1,85 @@
+package garden.vivarium.core.evidence;
+
+import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.Tallies;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * {@link FailuresShown} from a nursery's finished batches, a rate like any other: of a batch's failures those seen lost by the
+ * day, of a loss that straddles the day the part of its {@code (after, by]} before it. Before any batch its mean is F̄(c)/4, F̄ the
+ * share of ready times that lie before the day, worth two pieces: low on purpose, for a promise must not rest on failures
+ * showing themselves. Borrowed down the levels and weighted as a strike rate.
+ */
+final class ShownByRecord implements FailuresShown {
+
+    private static final double PRIOR_PIECES = 2;
+    private static final double PART_OF_READY = 0.25;
+
+    private final RootingTime ready;
+    private final List<List<Failed>> levels;
+    private final double rho;
+    private final Map<Double, NextBatch> known = new ConcurrentHashMap<>();
+    private final Map<Double, double[]> values = new ConcurrentHashMap<>();
+
+    /**
+     * Failures shown.
+     *
+     * @param ready time to ready of the way asked about, with its season
+     * @param levels finished batches from the widest level to the closest
+     * @param rho overdispersion of the nursery
+     */
+    ShownByRecord(RootingTime ready, List<List<Failed>> levels, double rho) {
+        this.ready = ready;
+        this.levels = levels;
+        this.rho = rho;
+    }
+
+    /**
+     * The failures of a finished batch.
+     *
+     * @param tallies of ready
+     * @param days what a day of the way asked about is in this batch: the ratio of their medians by the guide, seasons included
+     */
+    record Failed(Tallies tallies, double days) {
+
+        /** Whether any piece failed. */
+        boolean isAny() {
+            return tallies.total(Outcome.LOST) + tallies.total(Outcome.GIVEN_UP) > 0;
+        }
+
+        private BatchCount by(double day) {
+            double then = day * days;
+            double shown = 0;
+            for (var e : tallies.with(Outcome.LOST).entrySet()) {
+                double after = e.getKey().after();
+                double by = e.getKey().by();
+                shown += e.getValue() * Math.max(0, Math.min(1, (then - after) / (by - after)));
+            }
+            double all = tallies.total(Outcome.LOST) + tallies.total(Outcome.GIVEN_UP);
+            return new BatchCount(Math.min(shown, all), all);
+        }
+    }
+
+    /** What is known of the mean share by a day. */
+    StrikeRate mean(double day) {
+        double prior = Math.max(LEAST, Math.min(1 - LEAST, ready.by(day) * PART_OF_READY));
+        List<Level> counted = new ArrayList<>();
+        for (List<Failed> level : levels) {
+            counted.add(new Level("", level.stream().map(f -> f.by(day)).toList()));
+        }
+        return StrikeRate.of(prior, PRIOR_PIECES, counted, rho);
+    }
+
+    @Override
+    public NextBatch by(double day) {
+        return known.computeIfAbsent(day, d -> mean(d).nextBatch());
+    }
+
+    @Override
+    public double[] values(double day) {
+        return values.computeIfAbsent(day, FailuresShown.super::values);
+    }
+}

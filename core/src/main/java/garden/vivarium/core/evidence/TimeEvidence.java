@@ -1,0 +1,200 @@
+package garden.vivarium.core.evidence;
+
+import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.Window;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * What all batches of a nursery say of the time to one milestone: of each batch's speed, of the spread within batches by method
+ * and group, of the spread between batches, and of any way.
+ */
+final class TimeEvidence {
+
+    /** Variance that is added where a level's time is handed on to the next: neighbours need not run alike. */
+    private static final double HANDED_ON = 0.15 * 0.15;
+
+    private final Function<WayBatch, Tallies> milestone;
+    private final Function<Way, Optional<Window>> guide;
+    private final Function<WayBatch, NextBatch> rate;
+    private final Map<Kind, List<WayBatch>> told;
+    private final Map<WayBatch, Told> heard;
+    private final Map<Kind, Double> factors = new ConcurrentHashMap<>();
+    private final Map<WayBatch, SpeedMessage> messages = new ConcurrentHashMap<>();
+    private SpeedSpread speed;
+
+    /** Within which the spread of times is common: a method in a group of plants. */
+    private record Kind(String method, String group) {
+
+        static Kind of(Way way) {
+            return new Kind(way.method(), way.group());
+        }
+    }
+
+    /**
+     * What was heard of a batch, and under which rate: it stands as long as that does.
+     *
+     * @param rate under which it was heard; null where it does not matter
+     * @param logEvidence ln E at each of the factors of spread
+     * @param within the spread for which the message is
+     * @param message the message at that spread
+     */
+    private record Told(NextBatch rate, double[] logEvidence, double within, SpeedMessage message) {}
+
+    /**
+     * Evidence of one milestone.
+     *
+     * @param batches all batches
+     * @param milestone the tallies that speak of it
+     * @param guide the guide's window for it
+     * @param rate a batch's rate, as known from finished batches
+     * @param before the same of an earlier record, of which what still stands is kept; null for none
+     */
+    TimeEvidence(
+            List<WayBatch> batches,
+            Function<WayBatch, Tallies> milestone,
+            Function<Way, Optional<Window>> guide,
+            Function<WayBatch, NextBatch> rate,
+            TimeEvidence before) {
+        this.milestone = milestone;
+        this.guide = guide;
+        this.rate = rate;
+        this.heard = new ConcurrentHashMap<>();
+        this.told = batches.stream()
+                .filter(b -> milestone.apply(b).lastDay() > 0)
+                .filter(b -> guide.apply(b.way()).isPresent())
+                .collect(Collectors.groupingBy(b -> Kind.of(b.way())));
+        if (before != null) {
+            told.values().stream().flatMap(List::stream).forEach(b -> {
+                Told then = before.heard.get(b);
+                if (then != null) {
+                    heard.put(b, then);
+                }
+            });
+        }
+    }
+
+    /** The time of a way, from the batches of each level, the widest first; empty where the guide has no such time. */
+    Optional<RootingTime> time(Asked asked, List<List<WayBatch>> levels) {
+        return guide.apply(asked.way()).map(window -> {
+            double tau = speed().tau();
+            double precision = 1 / RootingTime.GUIDE_VARIANCE;
+            double weighted = 0;
+            int batches = 0;
+            for (int i = 0; i < levels.size(); i++) {
+                List<SpeedMessage> told = levels.get(i).stream()
+                        .filter(this::isTold)
+                        .map(this::message)
+                        .toList();
+                if (told.isEmpty()) {
+                    continue;
+                }
+                for (SpeedMessage m : told) {
+                    precision += m.q() / (1 + m.q() * tau * tau);
+                    weighted += m.r() / (1 + m.q() * tau * tau);
+                }
+                batches += told.size();
+                if (i < levels.size() - 1) {
+                    double mean = weighted / precision;
+                    precision = 1 / (1 / precision + HANDED_ON);
+                    weighted = mean * precision;
+                }
+            }
+            return new RootingTime(
+                    guideMu(window, asked.season().slower()),
+                    weighted / precision,
+                    1 / precision,
+                    tau,
+                    within(asked.way(), window),
+                    batches);
+        });
+    }
+
+    /** How much batches differ in speed: one for the nursery. */
+    synchronized SpeedSpread speed() {
+        if (speed == null) {
+            List<WayBatch> all = told.values().stream().flatMap(List::stream).toList();
+            all.parallelStream().forEach(this::message);
+            Map<Way, List<SpeedMessage>> ways = new HashMap<>();
+            all.forEach(
+                    b -> ways.computeIfAbsent(b.way(), w -> new ArrayList<>()).add(message(b)));
+            speed = SpeedSpread.of(ways.values());
+        }
+        return speed;
+    }
+
+    private boolean isTold(WayBatch b) {
+        return milestone.apply(b).lastDay() > 0 && guide.apply(b.way()).isPresent();
+    }
+
+    private double within(Way way, Window window) {
+        return RootingTime.guideWithin(window) * factor(Kind.of(way));
+    }
+
+    private double factor(Kind kind) {
+        Double known = factors.get(kind);
+        if (known == null) {
+            // Not within computeIfAbsent: what is reckoned there may take long, and asks of other kinds.
+            known = WithinSpread.of(told.getOrDefault(kind, List.of()).stream()
+                    .map(b -> heard(b).logEvidence())
+                    .toList());
+            factors.put(kind, known);
+        }
+        return known;
+    }
+
+    private SpeedMessage message(WayBatch b) {
+        SpeedMessage known = messages.get(b);
+        if (known == null) {
+            Window window = guide.apply(b.way()).orElseThrow();
+            double within = within(b.way(), window);
+            Told then = heard(b);
+            if (then.within() != within) {
+                then = new Told(
+                        then.rate(),
+                        then.logEvidence(),
+                        within,
+                        SpeedMessage.of(
+                                milestone.apply(b), guideMu(window, b.season().slower()), within, rate.apply(b)));
+                heard.put(b, then);
+            }
+            known = then.message();
+            messages.put(b, known);
+        }
+        return known;
+    }
+
+    private Told heard(WayBatch b) {
+        Tallies tallies = milestone.apply(b);
+        boolean waits = tallies.total(Outcome.PENDING) + tallies.total(Outcome.SENT) > 0;
+        NextBatch now = waits ? rate.apply(b) : null;
+        Told known = heard.get(b);
+        if (known != null && (now == null || now.equals(known.rate()))) {
+            return known;
+        }
+        Window window = guide.apply(b.way()).orElseThrow();
+        double[] logs = new double[WithinSpread.FACTORS.length];
+        for (int i = 0; i < logs.length; i++) {
+            logs[i] = SpeedMessage.of(
+                            tallies,
+                            guideMu(window, b.season().slower()),
+                            RootingTime.guideWithin(window) * WithinSpread.FACTORS[i],
+                            now == null ? NextBatch.EVEN : now)
+                    .logEvidence();
+        }
+        Told told = new Told(now, logs, 0, SpeedMessage.NOTHING);
+        heard.put(b, told);
+        return told;
+    }
+
+    private static double guideMu(Window window, double slower) {
+        return window.mu() + Math.log(slower);
+    }
+}
