@@ -5,6 +5,7 @@ import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.RunningPieces;
 import garden.vivarium.core.plan.Supply;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -27,6 +28,8 @@ class Running {
 
     // As long as the record stands, so does what follows from it and a batch's own looks.
     private final Map<NurseryRecord, Map<Asked, RunningBatch>> known = Collections.synchronizedMap(new WeakHashMap<>());
+    private final Map<NurseryRecord, Map<Asked, RunningPieces>> pieces =
+            Collections.synchronizedMap(new WeakHashMap<>());
 
     Running(Evidence evidence, Today today) {
         this.evidence = evidence;
@@ -49,6 +52,18 @@ class Running {
                 .computeIfAbsent(
                         new Asked(batch.id(), batch.changes()),
                         a -> RunningBatch.of(record.prior(batch.way(), batch.season()), ready)));
+    }
+
+    /** Its pending pieces, to be put together with others of their way. */
+    RunningPieces pieces(NurseryRecord record, BatchView batch, Tallies ready) {
+        return pieces.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+                .computeIfAbsent(
+                        new Asked(batch.id(), batch.changes()),
+                        a -> new RunningPieces(
+                                batch.way(),
+                                Evidence.beforeRunning(record, batch.way(), batch.season()),
+                                record.prior(batch.way(), batch.season()).shown(),
+                                ready));
     }
 
     /** What is still to come of a batch of which something waits and was looked at. */

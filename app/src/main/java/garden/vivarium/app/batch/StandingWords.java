@@ -24,7 +24,7 @@ class StandingWords {
         return new Standing(
                 Behind.Verdict.SLOW,
                 "slower than usual: " + figures,
-                "Slower than usual: on day %d %s. That is %s times as likely of a batch that runs a third slower, so most may still come: give it time, and see that it is warm enough."
+                "Slower than usual: on day %d, %s. That is %s times as likely of a batch that runs a third slower, so most may still come: give it time, and see that it is warm enough."
                         .formatted(last.day(), figures, times(seen.slow())),
                 behind.working());
     }
@@ -35,7 +35,7 @@ class StandingWords {
         return new Standing(
                 Behind.Verdict.FEW,
                 "fewer than usual: " + figures,
-                "Fewer than usual: on day %d %s. So few come in %s, and slowness does not explain it: look for what fails before more are lost."
+                "Fewer than usual: on day %d, %s. So few come in %s, and slowness does not explain it: look for what fails before more are lost."
                         .formatted(last.day(), figures, rarely(seen.tail())),
                 behind.working());
     }

@@ -8,6 +8,7 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Prospect;
+import garden.vivarium.core.plan.RunningPieces;
 import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.timing.Milestone;
 import java.time.LocalDate;
@@ -35,7 +36,7 @@ public class ToCome {
     private final TallyRepository tallies;
     private final OutlookText outlooks;
     private final Evidence evidence;
-    private final Running running;
+    private final Running runningNow;
     private final Today today;
 
     ToCome(
@@ -44,14 +45,14 @@ public class ToCome {
             TallyRepository tallies,
             OutlookText outlooks,
             Evidence evidence,
-            Running running,
+            Running runningNow,
             Today today) {
         this.batches = batches;
         this.pottings = pottings;
         this.tallies = tallies;
         this.outlooks = outlooks;
         this.evidence = evidence;
-        this.running = running;
+        this.runningNow = runningNow;
         this.today = today;
     }
 
@@ -117,20 +118,18 @@ public class ToCome {
             if (batch.closedOn() != null || batch.counts().pending() == 0 || !batch.isStuck()) {
                 return Optional.empty();
             }
-            return Optional.of(running.now(record, batch, ready)
+            return Optional.of(runningNow
+                    .now(record, batch, ready)
                     .map(now ->
-                            "Of the %d of %s still waiting, about %d in a hundred are reckoned to be ready in the end, by how the batch has gone."
-                                    .formatted(
-                                            batch.counts().pending(), batch.code(), Math.round(100 * now.everReady())))
-                    .orElseGet(() ->
-                            "Of the %d of %s, at which nobody has looked in a way that tells, about %d in a hundred are reckoned to be ready in the end."
-                                    .formatted(
-                                            batch.counts().pending(),
-                                            batch.code(),
-                                            Math.round(100
-                                                    * outlook.in(batch.season())
-                                                            .strike()
-                                                            .mean()))));
+                            "%d still wait there; by how the batch has gone about %d in a hundred of them are reckoned to come"
+                                    .formatted(batch.counts().pending(), Math.round(100 * now.everReady())))
+                    .orElseGet(() -> "%d wait there, not looked at yet; about %d in a hundred are reckoned to come"
+                            .formatted(
+                                    batch.counts().pending(),
+                                    Math.round(100
+                                            * outlook.in(batch.season())
+                                                    .strike()
+                                                    .mean()))));
         }
 
         /** Pots that are still to come of it on average: enough to reckon room with. */
@@ -139,7 +138,8 @@ public class ToCome {
             double ready = batch.isStuck()
                     ? batch.readyToMove()
                             + batch.counts().pending()
-                                    * running.now(record, batch, this.ready)
+                                    * runningNow
+                                            .now(record, batch, this.ready)
                                             .map(RunningBatch::everReady)
                                             .orElse(mean)
                     : batch.taken()
@@ -166,18 +166,17 @@ public class ToCome {
             if (batch.closedOn() != null || batch.counts().pending() == 0) {
                 return Prospect.of(Supply.none());
             }
+            if (!batch.isAsleep()) {
+                return runningNow.pieces(record, batch, ready).by(ChronoUnit.DAYS.between(batch.dayNought(), day));
+            }
             // What sleeps is reckoned as if it woke today, whatever was seen of it before.
-            Tallies seen = batch.isAsleep()
-                    ? Tallies.of(
-                            Map.of(Interval.pending(0), (long) batch.counts().pending()))
-                    : ready;
-            LocalDate dayZero = batch.isAsleep() ? today.date() : batch.dayNought();
-            return Prospect.running(
-                    batch.way(),
-                    Evidence.beforeRunning(record, batch.way(), batch.season()),
-                    record.prior(batch.way(), batch.season()).shown(),
-                    seen,
-                    ChronoUnit.DAYS.between(dayZero, day));
+            return new RunningPieces(
+                            batch.way(),
+                            Evidence.beforeRunning(record, batch.way(), batch.season()),
+                            record.prior(batch.way(), batch.season()).shown(),
+                            Tallies.of(Map.of(
+                                    Interval.pending(0), (long) batch.counts().pending())))
+                    .by(ChronoUnit.DAYS.between(today.date(), day));
         }
 
         /** Young plants already taken from pieces that stay, and may give more. */

@@ -26,7 +26,6 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
      * @param ninetieth that many or more come once in ten
      * @param uncovered plants owed that draw on nothing
      * @param advice what would make it up, where it is short and something would
-     * @param granted what the chance takes for granted of pieces that still wait, in words
      * @param working how the chance came about
      */
     public record Judged(
@@ -37,7 +36,6 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
             int ninetieth,
             int uncovered,
             Optional<TopUps.Advice> advice,
-            List<String> granted,
             Working working) {
 
         /** Whether plants can be handed over: some of what it draws on is stuck. */
@@ -64,9 +62,11 @@ public record Line(UUID plant, String name, List<Judged> promises, List<Source> 
      * @param address its page
      * @param plants of it, in all
      * @param given of those, handed over
+     * @param granted what is taken for granted of pieces that wait there, in words; empty where none does
      * @param isBatch whether plants can be given from it
      */
-    public record Drawn(UUID id, String from, String address, int plants, int given, boolean isBatch) {}
+    public record Drawn(
+            UUID id, String from, String address, int plants, int given, Optional<String> granted, boolean isBatch) {}
 
     /**
      * What gives young plants.

@@ -292,7 +292,6 @@ public class PromiseBook {
         private Line.Judged judge(PromiseView promise) {
             LocalDate day = day(promise);
             List<Prospect> shares = new ArrayList<>();
-            List<String> granted = new ArrayList<>();
             List<Line.Drawn> drawn = new ArrayList<>();
             List<Working.Step> steps = new ArrayList<>();
             for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
@@ -302,7 +301,6 @@ public class PromiseBook {
                 }
                 Prospect prospect = pool.get().share(c, day, true);
                 shares.add(prospect);
-                pool.get().granted().ifPresent(granted::add);
                 Supply share = prospect.alone();
                 drawn.add(new Line.Drawn(
                         c.getId(),
@@ -310,6 +308,7 @@ public class PromiseBook {
                         pool.get().address(),
                         c.plants(),
                         c.given(),
+                        pool.get().granted(),
                         pool.get().isStuck()));
                 steps.add(Working.step(
                         "From %s, behind %d for others"
@@ -346,7 +345,6 @@ public class PromiseBook {
                                     promise.confidence(),
                                     proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
-                    granted,
                     new Working("Will the promise to %s be met".formatted(promise.who()), steps));
         }
     }

@@ -218,7 +218,7 @@ class WholeJobTest extends AtThePages {
         browser.open("/technique");
         String plug = "tr[data-way='" + PLANT + "|tip cutting in plug compost, hormone 0.3%']";
         assertThat(browser.texts(plug + " td").subList(4, 6)).containsExactly("8", "125 of 160");
-        assertThat(browser.texts(plug + " td").get(6)).isEqualTo("78%");
+        assertThat(browser.texts(plug + " td").get(6)).isEqualTo("80%");
         String water = "tr[data-way='" + PLANT + "|tip cutting in water']";
         assertThat(browser.texts(water + " td").get(5)).isEqualTo("9 of 20 9 running");
         assertThat(browser.text(".margin")).contains("This nursery is young");

@@ -2,6 +2,7 @@ package garden.vivarium.core.evidence;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
@@ -77,6 +78,69 @@ public final class RateNodes {
             weights[i] /= sum;
         }
         return new RateNodes(rates, rests, weights);
+    }
+
+    /**
+     * Points for integrals over p of pᵃ⁻¹(1 − p)ᵇ⁻¹f(p), on any part of s: for integrands whose place is known only once f is.
+     *
+     * @param a above 0
+     * @param b above 0
+     */
+    static final class OnParts {
+
+        private static final int STEPS = 128;
+
+        private final double a;
+        private final double b;
+        private final double[] scanned = new double[STEPS - 1];
+        private final double[] scannedLogs = new double[STEPS - 1];
+
+        OnParts(double a, double b) {
+            refuse(a, b);
+            this.a = a;
+            this.b = b;
+            for (int i = 0; i < scanned.length; i++) {
+                double s = (i + 1.0) / STEPS;
+                double sine = Math.sin(angle(s));
+                scanned[i] = sine * sine;
+                scannedLogs[i] = logDensity(a, b, s);
+            }
+        }
+
+        /**
+         * Fills rates and the logarithms of their weights, f included, where f leaves anything.
+         *
+         * @param logF logarithm of f at a rate
+         * @param rates filled with the rates
+         * @param logs filled with the logarithms, so that the sum of their exponentials is the integral
+         */
+        void fill(DoubleUnaryOperator logF, double[] rates, double[] logs) {
+            double best = Double.NEGATIVE_INFINITY;
+            double[] all = new double[scanned.length];
+            for (int i = 0; i < all.length; i++) {
+                all[i] = scannedLogs[i] + logF.applyAsDouble(scanned[i]);
+                best = Math.max(best, all[i]);
+            }
+            int first = 0;
+            while (all[first] < best - NEGLIGIBLE) {
+                first++;
+            }
+            int last = all.length - 1;
+            while (all[last] < best - NEGLIGIBLE) {
+                last--;
+            }
+            double low = (double) first / STEPS;
+            double half = ((last + 2.0) / STEPS - low) / 2;
+            GaussIntegrator rule = RULES.computeIfAbsent(rates.length, n -> new GaussIntegratorFactory().legendre(n));
+            for (int i = 0; i < rates.length; i++) {
+                double s = low + half * (1 + rule.getPoint(i));
+                double sine = Math.sin(angle(s));
+                rates[i] = sine * sine;
+                logs[i] = Math.log(30 * Math.PI * half * rule.getWeight(i))
+                        + logDensity(a, b, s)
+                        + logF.applyAsDouble(rates[i]);
+            }
+        }
     }
 
     /**

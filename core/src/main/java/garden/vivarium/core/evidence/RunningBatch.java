@@ -5,6 +5,7 @@ import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.hipparchus.special.Beta;
@@ -19,7 +20,8 @@ import org.hipparchus.special.Beta;
  * <p>and a pending piece is ready by day d with p(F(d) − F(after))/D: Bayes' rule for a mixture of pieces that will and pieces
  * that never will (a cure model: Maller and Zhou 1996). Each piece is judged by its own last look that could know.
  *
- * <p>Sums: p by Gauss and Jacobi with the ready, lost and given-up pieces in the weight, x in equal steps over where it matters,
+ * <p>Sums: p by Gauss and Jacobi with the ready, lost and given-up pieces in the weight (for many pending pieces, by Gauss and
+ * Legendre where at each x and H anything is left), x in equal steps over where it matters,
  * H by equally likely values; nodes are doubled until neither what is known of p nor what is still to come moves. Weights are
  * kept in logarithms.
  */
@@ -29,7 +31,13 @@ public final class RunningBatch {
     private static final int SPEEDS = 12;
     private static final int ROUGH_RATES = 10;
     private static final int ROUGH_SPEEDS = 12;
-    private static final int MOST_RATES = 192;
+    private static final int MOST_RATES = 96;
+    private static final int SCAN = 24;
+    /** Nodes of less weight than this are dropped: together they must not move a variance. */
+    private static final double DROPPED = 1e-9;
+
+    private static final double ROUGHLY_DROPPED = 1e-6;
+    private static final int ROUGH_SCAN = 14;
     private static final double STILL = 1e-3;
     private static final double STILL_SPREAD = 0.02;
     private static final double LEAST_VARIANCE = 1e-6;
@@ -74,13 +82,13 @@ public final class RunningBatch {
         List<Open> open = open(prior, tallies);
         Likelihood likelihood = new Likelihood(prior, tallies, open);
         int speeds = prior.time().ofNextBatch() == 0 ? 1 : SPEEDS;
-        double[] range = likelihood.range(speeds);
-        RunningBatch batch =
-                new RunningBatch(prior.time(), open, likelihood.nodes(RATES, speeds, range), CountMixture.FINE);
+        double[] range = likelihood.range(speeds, SCAN, 2);
+        RunningBatch batch = new RunningBatch(
+                prior.time(), open, likelihood.nodes(RATES, speeds, range, DROPPED), CountMixture.FINE);
         for (int rates = 2 * RATES; rates <= MOST_RATES; rates *= 2) {
             speeds = speeds == 1 ? 1 : 2 * speeds;
-            RunningBatch finer =
-                    new RunningBatch(prior.time(), open, likelihood.nodes(rates, speeds, range), CountMixture.FINE);
+            RunningBatch finer = new RunningBatch(
+                    prior.time(), open, likelihood.nodes(rates, speeds, range, DROPPED), CountMixture.FINE);
             boolean stands = finer.isNear(batch);
             batch = finer;
             if (stands) {
@@ -98,7 +106,7 @@ public final class RunningBatch {
         return new RunningBatch(
                 prior.time(),
                 open,
-                likelihood.nodes(ROUGH_RATES, speeds, likelihood.range(speeds)),
+                likelihood.nodes(ROUGH_RATES, speeds, likelihood.range(speeds, ROUGH_SCAN, 1), ROUGHLY_DROPPED),
                 CountMixture.ROUGH);
     }
 
@@ -248,13 +256,14 @@ public final class RunningBatch {
     /** The likelihood of what was seen, at any p, x and H. */
     private static final class Likelihood {
 
-        private static final int SCAN = 24;
         private static final int SCAN_RATES = 6;
         private static final double REACH = 6;
         private static final double NEGLIGIBLE = 20;
         private static final double SMALLEST = 1e-300;
-        /** Up to so many pieces a product of chances cannot run out of range. */
-        private static final int BY_POWERS = 100;
+        /** Nodes up to which a rule of Gauss and Jacobi is made exact. */
+        private static final int MOST_EXACT = 28;
+
+        private static final int LEAST_ADAPTED = 24;
 
         private final BatchPrior prior;
         private final List<Open> mayYet;
@@ -262,6 +271,8 @@ public final class RunningBatch {
         private final double aThen;
         private final double bThen;
         private final double constant;
+        private final double logWhole;
+        private final Map<Rule, RateNodes> rules = new HashMap<>();
         /** Logarithm, for each value of H, of what the lost and the given up say of it. */
         private final double[] ofShown;
 
@@ -284,68 +295,69 @@ public final class RunningBatch {
                     }
                 }
             }
-            constant = Beta.logBeta(aThen, bThen) - Beta.logBeta(a, b) - Math.log(ofShown.length);
+            logWhole = Beta.logBeta(aThen, bThen);
+            constant = -Beta.logBeta(a, b) - Math.log(ofShown.length);
         }
 
         /** The part of the x's, in standard deviations of the prior, that matters. */
-        double[] range(int speeds) {
+        double[] range(int speeds, int points, int passes) {
             if (speeds == 1) {
                 return new double[] {0, 0};
             }
-            RateNodes rule = RateNodes.gaussJacobi(aThen, bThen, mayYet.isEmpty() ? 1 : SCAN_RATES);
             double low = -REACH;
             double high = REACH;
-            // Twice, since a large batch's speed is known far more closely than was expected of it.
-            for (int scan = 0; scan < 2; scan++) {
-                double step = (high - low) / SCAN;
-                double[] logs = new double[SCAN + 1];
+            // More than once, since a large batch's speed is known far more closely than was expected of it.
+            for (int scan = 0; scan < passes; scan++) {
+                double step = (high - low) / points;
+                double[] logs = new double[points + 1];
                 double best = Double.NEGATIVE_INFINITY;
-                for (int j = 0; j <= SCAN; j++) {
-                    logs[j] = ofSpeed(rule, low + j * step);
+                for (int j = 0; j <= points; j++) {
+                    logs[j] = ofSpeed(low + j * step);
                     best = Math.max(best, logs[j]);
                 }
                 int first = 0;
                 while (logs[first] < best - NEGLIGIBLE) {
                     first++;
                 }
-                int last = SCAN;
+                int last = points;
                 while (logs[last] < best - NEGLIGIBLE) {
                     last--;
                 }
                 double from = low;
                 low = from + Math.max(0, first - 1) * step;
-                high = from + Math.min(SCAN, last + 1) * step;
-                if (high - low > 0.6 * SCAN * step) {
+                high = from + Math.min(points, last + 1) * step;
+                if (high - low > 0.6 * points * step) {
                     break;
                 }
             }
             return new double[] {low, high};
         }
 
-        private double ofSpeed(RateNodes rule, double z) {
+        private double ofSpeed(double z) {
             double away = z * prior.time().ofNextBatch();
-            double[] logs = new double[ofShown.length * rule.size()];
+            double[] waits = waits(away);
+            Rates rule = rates(SCAN_RATES);
+            double best = Double.NEGATIVE_INFINITY;
+            double[][] logs = new double[ofShown.length][];
             for (int h = 0; h < ofShown.length; h++) {
-                double[] ofOpen = ofOpen(rule, waits(away), h);
-                for (int i = 0; i < rule.size(); i++) {
-                    logs[h * rule.size() + i] = ofShown[h] + Math.log(Math.max(SMALLEST, rule.weight(i))) + ofOpen[i];
+                logs[h] = rule.logs(waits, h).clone();
+                for (int i = 0; i < logs[h].length; i++) {
+                    logs[h][i] += ofShown[h];
+                    best = Math.max(best, logs[h][i]);
                 }
             }
-            double best = Arrays.stream(logs).max().orElseThrow();
             double sum = 0;
-            for (double log : logs) {
-                sum += Math.exp(log - best);
+            for (double[] row : logs) {
+                for (double log : row) {
+                    sum += Math.exp(log - best);
+                }
             }
             return -z * z / 2 + ofReady(away) + best + Math.log(sum);
         }
 
-        /** Nodes with their weights: the judged pieces are in the weight of the rule, the pending ones are asked of it. */
-        Nodes nodes(int rates, int speeds, double[] range) {
-            RateNodes rule = RateNodes.gaussJacobi(aThen, bThen, mayYet.isEmpty() ? RATES : rates);
-            double[] logRule = new double[rule.size()];
-            for (int i = 0; i < logRule.length; i++) {
-                logRule[i] = Math.log(Math.max(SMALLEST, rule.weight(i)));
-            }
+        /** Nodes with their weights. */
+        Nodes nodes(int rates, int speeds, double[] range, double dropped) {
+            Rates rule = rates(rates);
             double deviation = prior.time().ofNextBatch();
             double step = speeds == 1 ? 0 : (range[1] - range[0]) / (speeds - 1);
             double logStep = speeds == 1 ? 0 : Math.log(step / Math.sqrt(2 * Math.PI));
@@ -356,14 +368,104 @@ public final class RunningBatch {
                 double ofTime = constant - z * z / 2 + logStep + ofReady(nodes.aways[j]);
                 double[] waits = waits(nodes.aways[j]);
                 for (int h = 0; h < ofShown.length; h++) {
-                    double[] ofOpen = ofOpen(rule, waits, h);
-                    for (int i = 0; i < rule.size(); i++) {
-                        nodes.add(ofTime + ofShown[h] + logRule[i] + ofOpen[i], rule.rate(i), j, h);
+                    double[] logs = rule.logs(waits, h);
+                    for (int i = 0; i < logs.length; i++) {
+                        nodes.add(ofTime + ofShown[h] + logs[i], rule.rate(i), j, h);
                     }
                 }
             }
-            nodes.normalise();
+            nodes.normalise(dropped);
             return nodes;
+        }
+
+        /** Rates to sum over at given x and H, and the logarithms of their weights with what the pending pieces say. */
+        private interface Rates {
+            int size();
+
+            double[] logs(double[] waits, int h);
+
+            /** A rate of those for which logarithms were asked last. */
+            double rate(int i);
+        }
+
+        private Rates rates(int count) {
+            if (mayYet.isEmpty()) {
+                return jacobi(RATES);
+            }
+            int pieces = mayYet.stream().mapToInt(Open::pieces).sum();
+            // What pending pieces say is a polynomial in p of their number: up to this many the rule is exact.
+            return pieces < 2 * MOST_EXACT
+                    ? jacobi(Math.min(MOST_EXACT, Math.max(count, pieces / 2 + 1)))
+                    : adapted(count);
+        }
+
+        /** Gauss and Jacobi with the judged pieces in the weight of the rule. */
+        private Rates jacobi(int count) {
+            RateNodes rule = rules.computeIfAbsent(
+                    new Rule(aThen, bThen, count), r -> RateNodes.gaussJacobi(aThen, bThen, count));
+            double[] logRule = new double[count];
+            for (int i = 0; i < count; i++) {
+                logRule[i] = Math.log(Math.max(SMALLEST, rule.weight(i))) + logWhole;
+            }
+            double[] rates = new double[count];
+            for (int i = 0; i < count; i++) {
+                rates[i] = rule.rate(i);
+            }
+            double[] logs = new double[count];
+            return new Rates() {
+                @Override
+                public int size() {
+                    return count;
+                }
+
+                @Override
+                public double[] logs(double[] waits, int h) {
+                    ofOpen(rates, waits, h, logs);
+                    for (int i = 0; i < count; i++) {
+                        logs[i] += logRule[i];
+                    }
+                    return logs;
+                }
+
+                @Override
+                public double rate(int i) {
+                    return rates[i];
+                }
+            };
+        }
+
+        /** For many pending pieces: rates where, at given x and H, anything is left. */
+        private Rates adapted(int count) {
+            RateNodes.OnParts parts = new RateNodes.OnParts(aThen, bThen);
+            int nodes = Math.max(LEAST_ADAPTED, count);
+            double[] rates = new double[nodes];
+            double[] logs = new double[nodes];
+            return new Rates() {
+                @Override
+                public int size() {
+                    return nodes;
+                }
+
+                @Override
+                public double[] logs(double[] waits, int h) {
+                    parts.fill(p -> logOpen(p, waits, h), rates, logs);
+                    return logs;
+                }
+
+                @Override
+                public double rate(int i) {
+                    return rates[i];
+                }
+            };
+        }
+
+        private double logOpen(double p, double[] waits, int h) {
+            double log = 0;
+            for (int g = 0; g < waits.length; g++) {
+                double hidden = 1 - mayYet.get(g).shown()[h];
+                log += mayYet.get(g).pieces() * Math.log(Math.max(SMALLEST, hidden + p * (waits[g] - hidden)));
+            }
+            return log;
         }
 
         private double ofReady(double away) {
@@ -389,37 +491,25 @@ public final class RunningBatch {
             return waits;
         }
 
-        /** Σ ln D over pending and sent, at each node of p. D is linear in p. */
-        private double[] ofOpen(RateNodes rule, double[] waits, int h) {
-            double[] logs = new double[rule.size()];
-            double[] product = new double[rule.size()];
-            Arrays.fill(product, 1);
-            int multiplied = 0;
-            for (int g = 0; g < waits.length; g++) {
-                Open o = mayYet.get(g);
-                double hidden = 1 - o.shown()[h];
-                boolean byPowers = multiplied + o.pieces() <= BY_POWERS;
-                multiplied += byPowers ? o.pieces() : 0;
-                for (int i = 0; i < logs.length; i++) {
-                    double d = hidden + rule.rate(i) * (waits[g] - hidden);
-                    if (byPowers) {
-                        product[i] *= SpeedMessage.power(d, o.pieces());
-                    } else {
-                        logs[i] += o.pieces() * Math.log(Math.max(SMALLEST, d));
-                    }
+        /** Σ ln D over pending and sent, at each rate. D is linear in p; so few pieces cannot run a product out of range. */
+        private void ofOpen(double[] rates, double[] waits, int h, double[] logs) {
+            for (int i = 0; i < rates.length; i++) {
+                double product = 1;
+                for (int g = 0; g < waits.length; g++) {
+                    double hidden = 1 - mayYet.get(g).shown()[h];
+                    product *= SpeedMessage.power(
+                            hidden + rates[i] * (waits[g] - hidden),
+                            mayYet.get(g).pieces());
                 }
+                logs[i] = Math.log(Math.max(SMALLEST, product));
             }
-            for (int i = 0; i < logs.length; i++) {
-                logs[i] += Math.log(Math.max(SMALLEST, product[i]));
-            }
-            return logs;
         }
+
+        private record Rule(double a, double b, int count) {}
     }
 
     /** Nodes of p, x and H with their weights, which sum to one. */
     private static final class Nodes {
-
-        private static final double DROPPED = 1e-9;
 
         private final double[] aways;
         private double[] weights;
@@ -446,7 +536,7 @@ public final class RunningBatch {
         }
 
         /** Turns logarithms into weights, and drops nodes that cannot be told from nothing. */
-        void normalise() {
+        void normalise(double dropped) {
             double best = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < count; i++) {
                 best = Math.max(best, weights[i]);
@@ -461,7 +551,7 @@ public final class RunningBatch {
             double keptWeight = 0;
             for (int i = 0; i < count; i++) {
                 double w = weights[i] / all;
-                if (w >= DROPPED) {
+                if (w >= dropped) {
                     weights[kept] = w;
                     rates[kept] = rates[i];
                     speeds[kept] = speeds[i];

@@ -1,16 +1,13 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.evidence.BatchPrior;
-import garden.vivarium.core.evidence.FailuresShown;
-import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.evidence.Way;
-import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -28,19 +25,41 @@ public final class Prospect {
     private final Supplier<Supply> alone;
     private Supply reckoned;
 
-    /**
-     * How it depends on what its way shares.
-     *
-     * @param way the way
-     * @param isRunning whether it runs, so that its looks say something of what is shared
-     * @param doubt what is shared: as all batches have it or, beside running ones, as finished batches alone do
-     * @param given what it gives for a value of that
-     */
-    private record Shared(
-            Way way,
-            boolean isRunning,
-            Function<Boolean, SharedDoubt> doubt,
-            BiFunction<SharedDoubt.Node, Boolean, Given> given) {}
+    /** How it depends on what its way shares. */
+    private static final class Shared {
+
+        private final Way way;
+        private final boolean isRunning;
+        private final Function<Boolean, SharedDoubt> doubt;
+        private final BiFunction<SharedDoubt.Node, Boolean, Given> given;
+        // Promises on one batch, and the search for what makes up a shortfall, ask for the same again and again.
+        private final Map<At, Given> known = new ConcurrentHashMap<>();
+
+        private record At(SharedDoubt.Node node, boolean besideRunning) {}
+
+        /**
+         * How it depends on what its way shares.
+         *
+         * @param way the way
+         * @param isRunning whether it runs, so that its looks say something of what is shared
+         * @param doubt what is shared: as all batches have it or, beside running ones, as finished batches alone do
+         * @param given what it gives for a value of that
+         */
+        Shared(
+                Way way,
+                boolean isRunning,
+                Function<Boolean, SharedDoubt> doubt,
+                BiFunction<SharedDoubt.Node, Boolean, Given> given) {
+            this.way = way;
+            this.isRunning = isRunning;
+            this.doubt = doubt;
+            this.given = given;
+        }
+
+        Given given(SharedDoubt.Node node, boolean besideRunning) {
+            return known.computeIfAbsent(new At(node, besideRunning), at -> given.apply(at.node(), at.besideRunning()));
+        }
+    }
 
     /**
      * What it gives where what is shared has certain values.
@@ -48,7 +67,7 @@ public final class Prospect {
      * @param logEvidence how likely what was seen of it is there, as a logarithm
      * @param supply what it gives
      */
-    private record Given(double logEvidence, Supply supply) {}
+    record Given(double logEvidence, Supply supply) {}
 
     private Prospect(Optional<Shared> shared, Supplier<Supply> alone) {
         this.shared = shared;
@@ -71,25 +90,11 @@ public final class Prospect {
                 () -> pieces.supply(number));
     }
 
-    /**
-     * A batch that runs: how many of its pending pieces become ready by a day.
-     *
-     * @param way its way
-     * @param doubt what is not known of the way, from finished batches alone
-     * @param shown how soon failures show themselves
-     * @param tallies of ready
-     * @param day days since the day stuck; infinite for ever
-     */
-    public static Prospect running(Way way, SharedDoubt doubt, FailuresShown shown, Tallies tallies, double day) {
+    /** A batch that runs, by how it stands for each value of what its way shares. */
+    static Prospect running(
+            Way way, SharedDoubt doubt, Function<SharedDoubt.Node, Given> given, Supplier<Supply> alone) {
         return new Prospect(
-                Optional.of(new Shared(way, true, beside -> doubt, (node, beside) -> {
-                    RunningBatch batch =
-                            RunningBatch.roughly(new BatchPrior(doubt.rate(node), doubt.time(node), shown), tallies);
-                    return new Given(batch.logEvidence(), Supply.ofChances(batch.more(day)));
-                })),
-                () -> Supply.ofChances(
-                        RunningBatch.of(new BatchPrior(doubt.strike().nextBatch(), doubt.time(), shown), tallies)
-                                .more(day)));
+                Optional.of(new Shared(way, true, beside -> doubt, (node, beside) -> given.apply(node))), alone);
     }
 
     /** What it gives, by itself. */
@@ -103,8 +108,8 @@ public final class Prospect {
     /** The same after something is done with what it gives, whatever that is. */
     public Prospect then(UnaryOperator<Supply> change) {
         return new Prospect(
-                shared.map(s -> new Shared(s.way(), s.isRunning(), s.doubt(), (node, beside) -> {
-                    Given given = s.given().apply(node, beside);
+                shared.map(s -> new Shared(s.way, s.isRunning, s.doubt, (node, beside) -> {
+                    Given given = s.given(node, beside);
                     return new Given(given.logEvidence(), change.apply(given.supply()));
                 })),
                 () -> change.apply(alone()));
@@ -121,8 +126,7 @@ public final class Prospect {
         Supply sum = Supply.none();
         for (Prospect p : all) {
             if (p.shared.isPresent()) {
-                ways.computeIfAbsent(p.shared.get().way(), w -> new ArrayList<>())
-                        .add(p);
+                ways.computeIfAbsent(p.shared.get().way, w -> new ArrayList<>()).add(p);
             } else {
                 sum = sum.and(p.alone());
             }
@@ -139,7 +143,7 @@ public final class Prospect {
     /** Those of a way, by the values of what they share; and, apart, what all the others give together. */
     static Split apart(Collection<Prospect> all, Way way) {
         List<Prospect> ofWay = all.stream()
-                .filter(p -> p.shared.filter(s -> s.way().equals(way)).isPresent())
+                .filter(p -> p.shared.filter(s -> s.way.equals(way)).isPresent())
                 .toList();
         Supply others = together(all.stream().filter(p -> !ofWay.contains(p)).toList());
         return new Split(ofWay, others);
@@ -175,10 +179,9 @@ public final class Prospect {
     }
 
     private static ByNode given(List<Prospect> ofWay, int rates, int speeds) {
-        boolean besideRunning =
-                ofWay.stream().anyMatch(p -> p.shared.orElseThrow().isRunning());
+        boolean besideRunning = ofWay.stream().anyMatch(p -> p.shared.orElseThrow().isRunning);
         List<SharedDoubt.Node> nodes =
-                ofWay.get(0).shared.orElseThrow().doubt().apply(besideRunning).nodes(rates, speeds);
+                ofWay.get(0).shared.orElseThrow().doubt.apply(besideRunning).nodes(rates, speeds);
         double[] logs = new double[nodes.size()];
         List<Supply> supplies = new ArrayList<>();
         double best = Double.NEGATIVE_INFINITY;
@@ -186,7 +189,7 @@ public final class Prospect {
             logs[i] = Math.log(nodes.get(i).weight());
             Supply sum = Supply.none();
             for (Prospect p : ofWay) {
-                Given given = p.shared.orElseThrow().given().apply(nodes.get(i), besideRunning);
+                Given given = p.shared.orElseThrow().given(nodes.get(i), besideRunning);
                 logs[i] += given.logEvidence();
                 sum = sum.and(given.supply());
             }

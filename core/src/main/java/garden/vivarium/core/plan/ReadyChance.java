@@ -28,6 +28,8 @@ public final class ReadyChance {
     /** Nodes of speed stand this far apart on the scale of ln(days), or closer. */
     private static final double SPEED_STEP = 0.025;
 
+    private static final double ROUGH_SPEED_STEP = 0.06;
+
     /** Beyond so many standard deviations of speed nothing is left to six figures. */
     private static final double SPEED_REACH = 5.5;
 
@@ -51,12 +53,12 @@ public final class ReadyChance {
 
     /** Fewer nodes: for chances that are averaged over many others anyway. */
     static OfRate roughly(NextBatch rate) {
-        return new OfRate(RateNodes.of(rate.a(), rate.b(), FEW_RATES), ROUGHLY_NEGLIGIBLE);
+        return new OfRate(RateNodes.of(rate.a(), rate.b(), FEW_RATES), ROUGHLY_NEGLIGIBLE, ROUGH_SPEED_STEP);
     }
 
     /** The chances of a batch of one rate, on whatever day it is due: its nodes are laid once. */
     public static OfRate of(NextBatch rate) {
-        return new OfRate(RateNodes.of(rate.a(), rate.b(), RATES), NEGLIGIBLE);
+        return new OfRate(RateNodes.of(rate.a(), rate.b(), RATES), NEGLIGIBLE, SPEED_STEP);
     }
 
     /** Chances of one rate. */
@@ -64,10 +66,12 @@ public final class ReadyChance {
 
         private final RateNodes rates;
         private final double negligible;
+        private final double speedStep;
 
-        private OfRate(RateNodes rates, double negligible) {
+        private OfRate(RateNodes rates, double negligible, double speedStep) {
             this.rates = rates;
             this.negligible = negligible;
+            this.speedStep = speedStep;
         }
 
         /** With unlimited time: every piece that ever will has become ready. */
@@ -93,7 +97,7 @@ public final class ReadyChance {
                 return onGrid(new double[] {time.by(days, 0)}, new double[] {1});
             }
             // Equal steps: of a normal density that dies away at both ends they take a smooth integral to every figure.
-            int half = (int) Math.ceil(SPEED_REACH * Math.max(0.12, deviation) / SPEED_STEP);
+            int half = (int) Math.ceil(SPEED_REACH * Math.max(0.12, deviation) / speedStep);
             double[] there = new double[2 * half + 1];
             double[] weight = new double[there.length];
             double sum = 0;

@@ -5,7 +5,6 @@ import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.guide.OutputRatio;
 import java.util.Arrays;
 import java.util.List;
-import org.hipparchus.special.Gamma;
 
 /**
  * How many young plants there will be: the chances of 0, 1, 2 and so on. Supplies of different ways are
@@ -122,23 +121,33 @@ public final class Supply {
     /** Each stays alive with a rate common to all of them: beta-binomial for each number. */
     public Supply surviving(NextBatch rate) {
         double[] left = new double[chances.length];
+        double[] ofA = logRisings(rate.a());
+        double[] ofB = logRisings(rate.b());
+        double[] ofBoth = logRisings(rate.a() + rate.b());
         for (int n = 0; n < chances.length; n++) {
             if (chances[n] > 0) {
-                addSurvivors(left, n, chances[n], rate.a(), rate.b());
+                int middle = (int) Math.min(n, Math.round(n * rate.mean()));
+                double peak = chances[n]
+                        * Math.exp(Binomial.logChoose(n, middle) + ofA[middle] + ofB[n - middle] - ofBoth[n]);
+                addSurvivors(left, n, middle, peak, rate);
             }
         }
         return new Supply(left);
     }
 
+    /** ln Π (x + i) over i below m, for every m up to what there is. */
+    private double[] logRisings(double x) {
+        double[] logs = new double[chances.length];
+        for (int m = 1; m < logs.length; m++) {
+            logs[m] = logs[m - 1] + Math.log(x + m - 1);
+        }
+        return logs;
+    }
+
     /** From the likeliest number outwards, each chance from its neighbour's. */
-    private static void addSurvivors(double[] left, int n, double weight, double a, double b) {
-        int middle = (int) Math.min(n, Math.round(n * a / (a + b)));
-        double peak = weight
-                * Math.exp(Gamma.logGamma(n + 1.0)
-                        - Gamma.logGamma(middle + 1.0)
-                        - Gamma.logGamma(n - middle + 1.0)
-                        + logBeta(middle + a, n - middle + b)
-                        - logBeta(a, b));
+    private static void addSurvivors(double[] left, int n, int middle, double peak, NextBatch rate) {
+        double a = rate.a();
+        double b = rate.b();
         left[middle] += peak;
         double at = peak;
         for (int s = middle; s < n; s++) {
@@ -150,10 +159,6 @@ public final class Supply {
             at *= s * (b + n - s) / ((n - s + 1.0) * (a + s - 1));
             left[s - 1] += at;
         }
-    }
-
-    private static double logBeta(double a, double b) {
-        return Gamma.logGamma(a) + Gamma.logGamma(b) - Gamma.logGamma(a + b);
     }
 
     /** This and another, independent of it. */

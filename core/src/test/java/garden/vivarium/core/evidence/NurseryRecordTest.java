@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.timing.Window;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -112,6 +113,130 @@ class NurseryRecordTest {
         assertThat(before.updated(List.of(finished(WAY, 9, 10), running)).spread())
                 .isSameAs(before.spread());
         assertThat(before.updated(List.of(finished(WAY, 3, 10))).spread()).isNotEqualTo(before.spread());
+    }
+
+    @Test
+    void aRunningBatchOnItsCourseLeavesTheRateWhereItIs() {
+        // Of forty, at half time, as many are ready as of a way that strikes so, and nothing else is known.
+        for (double truth : new double[] {0.5, 0.7, 0.9}) {
+            GuideFigures right = new GuideFigures(truth, Optional.empty(), new Window(14, 35));
+            List<WayBatch> batches = new ArrayList<>();
+            long ready = Math.round(40 * truth * 0.6);
+            long lost = Math.round(40 * (1 - truth) * 0.2);
+            for (int i = 0; i < 2; i++) {
+                long kept = Math.round(40 * truth);
+                batches.add(WayBatch.of(
+                        WAY,
+                        Tallies.none(),
+                        Tallies.of(Map.of(
+                                Interval.reached(14, 28),
+                                kept,
+                                Interval.lost(14, 28),
+                                (40 - kept) / 2,
+                                Interval.givenUp(70, 70),
+                                40 - kept - (40 - kept) / 2))));
+                batches.add(WayBatch.of(
+                        WAY,
+                        Tallies.none(),
+                        Tallies.of(Map.of(
+                                Interval.reached(10, 17),
+                                ready / 3,
+                                Interval.reached(17, 24),
+                                ready - ready / 3,
+                                Interval.lost(10, 17),
+                                lost,
+                                Interval.pending(24),
+                                40 - ready - lost))));
+            }
+            assertThat(NurseryRecord.of(batches, w -> right).strike(WAY).mean())
+                    .as("true %.1f", truth)
+                    .isCloseTo(truth, within(0.04));
+        }
+    }
+
+    @Test
+    void batchesOutOfSeasonCountOnceForWinterAndForSummer() {
+        SeasonFactors winter = new SeasonFactors(1.5, 0.5);
+        List<WayBatch> cold = IntStream.range(0, 12)
+                .mapToObj(i -> finished(WAY, 14, 40).in(winter))
+                .toList();
+        NurseryRecord record = NurseryRecord.of(cold, w -> GUIDE);
+
+        assertThat(record.strike(WAY, winter).mean())
+                .as("they struck at 35%, and 35% is what another winter batch will")
+                .isCloseTo(0.35, within(0.02));
+        assertThat(record.strike(WAY).mean()).isBetween(0.6, 0.75);
+        assertThat(record.strike(WAY, winter).shares().get(0).name()).isEqualTo("This plant, this way");
+        assertThat(record.strike(WAY).shares().get(0).name()).contains("other times of year");
+    }
+
+    @Test
+    void callusAndSettlingAreLearnedByTheSameBorrowing() {
+        List<WayBatch> batches = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            batches.add(new WayBatch(
+                    WAY,
+                    SeasonFactors.IN_SEASON,
+                    40,
+                    24,
+                    new WayBatch.Moved(9, 18),
+                    Tallies.none(),
+                    Tallies.of(Map.of(Interval.reached(14, 21), 20L, Interval.lost(14, 21), 4L))));
+        }
+        NurseryRecord record = NurseryRecord.of(batches, w -> GUIDE);
+
+        assertThat(record.callusSurvival(WAY, 0.9).mean()).isBetween(0.6, 0.67);
+        assertThat(record.establishment(WAY, 0.95).mean()).isBetween(0.5, 0.6);
+        assertThat(record.establishment(STRANGER, 0.95).mean()).isCloseTo(0.95, within(1e-12));
+        NurseryRecord unanswered = NurseryRecord.of(List.of(finished(WAY, 20, 24)), w -> GUIDE);
+        assertThat(unanswered.establishment(WAY, 0.95).shares()).isEmpty();
+        assertThat(unanswered.callusSurvival(WAY, 0.9).shares()).isEmpty();
+    }
+
+    @Test
+    void howSoonFailuresShowIsLearnedFromFinishedBatches() {
+        Tallies hidden = Tallies.of(Map.of(Interval.reached(14, 21), 14L, Interval.givenUp(80, 80), 10L));
+        Tallies seen = Tallies.of(Map.of(Interval.reached(14, 21), 14L, Interval.lost(7, 14), 10L));
+        double never = shownBy(hidden);
+        double soon = shownBy(seen);
+
+        assertThat(never).isLessThan(0.12);
+        assertThat(soon).isGreaterThan(0.7);
+    }
+
+    private static double shownBy(Tallies finished) {
+        List<WayBatch> batches = IntStream.range(0, 8)
+                .mapToObj(i -> WayBatch.of(WAY, Tallies.none(), finished))
+                .toList();
+        return NurseryRecord.of(batches, w -> GUIDE)
+                .prior(WAY, SeasonFactors.IN_SEASON)
+                .shown()
+                .by(24)
+                .mean();
+    }
+
+    @Test
+    void anUpdatedRecordIsWhatAFreshOneIs() {
+        List<WayBatch> batches = new ArrayList<>();
+        IntStream.range(0, 12).forEach(i -> batches.add(finished(i % 3 == 0 ? SAME_GROUP : WAY, 6 + i % 7, 14)));
+        Tallies early = Tallies.of(Map.of(Interval.reached(7, 14), 2L, Interval.pending(14), 18L));
+        batches.add(WayBatch.of(WAY, Tallies.none(), early));
+        NurseryRecord before = NurseryRecord.of(batches, w -> GUIDE);
+        before.strike(WAY);
+        before.ready(WAY);
+        batches.set(0, finished(SAME_GROUP, 1, 14));
+        batches.add(WayBatch.of(
+                OTHER_MEDIUM,
+                Tallies.none(),
+                Tallies.of(Map.of(Interval.reached(21, 30), 9L, Interval.pending(30), 9L))));
+
+        NurseryRecord updated = before.updated(batches);
+        NurseryRecord fresh = NurseryRecord.of(batches, w -> GUIDE);
+
+        assertThat(updated.strike(WAY)).isEqualTo(fresh.strike(WAY));
+        assertThat(updated.ready(WAY)).isEqualTo(fresh.ready(WAY));
+        assertThat(updated.speed()).isEqualTo(fresh.speed());
+        assertThat(updated.strike(WAY)).as("the change is seen").isNotEqualTo(before.strike(WAY));
     }
 
     @Test

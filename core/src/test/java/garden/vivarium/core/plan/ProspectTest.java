@@ -68,8 +68,8 @@ class ProspectTest {
                 Tallies.of(Map.of(Interval.reached(14, 21), 9L, Interval.lost(14, 21), 1L, Interval.pending(21), 10L));
         SharedDoubt doubt = new SharedDoubt(new StrikeRate(41, 15, 0.08, 0.7, 4, List.of()), time(0.01));
         List<Prospect> both = List.of(
-                Prospect.running(WAY, doubt, FailuresShown.exactly(0.3), first, 35),
-                Prospect.running(WAY, doubt, FailuresShown.exactly(0.3), second, 35));
+                new RunningPieces(WAY, doubt, FailuresShown.exactly(0.3), first).by(35),
+                new RunningPieces(WAY, doubt, FailuresShown.exactly(0.3), second).by(35));
 
         Supply more = Prospect.together(both, RATES, SPEEDS);
         assertAnswer("two batches 10 more", more.atLeast(10));

@@ -18,6 +18,7 @@ import garden.vivarium.core.plan.PlannedPieces;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.ReadyByDay;
 import garden.vivarium.core.plan.ReadyChance;
+import garden.vivarium.core.plan.RunningPieces;
 import garden.vivarium.core.plan.SharedDoubt;
 import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.plan.TakeCount;
@@ -392,8 +393,12 @@ class TrustBench {
         for (int i = 0; i < 3; i++) {
             Life life = Life.of(truth, 30, random);
             Tallies looked = life.looked(life.days(24));
-            all.add(Prospect.running(
-                    WAY, doubt, record.prior(WAY, SeasonFactors.IN_SEASON).shown(), looked, 45));
+            all.add(new RunningPieces(
+                            WAY,
+                            doubt,
+                            record.prior(WAY, SeasonFactors.IN_SEASON).shown(),
+                            looked)
+                    .by(45));
             came += life.readyBy(45) - life.readyBy(24);
         }
         int sure = Prospect.together(all).surely(0.9);
