@@ -1,0 +1,84 @@
+package garden.vivarium.core.simulate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import garden.vivarium.core.evidence.GuideFigures;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.Look;
+import garden.vivarium.core.looks.MilestoneSigns;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.Window;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.hipparchus.random.RandomDataGenerator;
+import org.junit.jupiter.api.Test;
+
+class SimulatedBatchTest {
+
+    private static final Truth TRUTH =
+            new Truth(0.7, 0.08, 0.15, Optional.of(new Window(8, 20)), new Window(16, 40), 0.6);
+
+    @Test
+    void theSameSeedGivesTheSameBatch() {
+        assertThat(SimulatedBatch.draw(TRUTH, 30, new RandomDataGenerator(5)).states(25))
+                .isEqualTo(SimulatedBatch.draw(TRUTH, 30, new RandomDataGenerator(5))
+                        .states(25));
+    }
+
+    @Test
+    void statesAndCountsAgree() {
+        SimulatedBatch batch = SimulatedBatch.draw(TRUTH, 200, new RandomDataGenerator(6));
+        for (int day : new int[] {5, 15, 30, 90}) {
+            SimulatedBatch.Seen seen = batch.on(day);
+            List<PieceState> states = batch.states(day);
+            assertThat(states.stream().filter(s -> s == PieceState.READY).count())
+                    .isEqualTo(seen.ready());
+            assertThat(states.stream().filter(s -> s == PieceState.LOST).count())
+                    .isEqualTo(seen.lost());
+            assertThat(seen.firstSign()).isGreaterThanOrEqualTo(seen.ready());
+        }
+    }
+
+    @Test
+    void whatTheLooksSayLeadsBackToTheTruth() {
+        RandomDataGenerator random = new RandomDataGenerator(8);
+        Way way = new Way("Fuchsia", "soft", "tip cutting", "water", "");
+        GuideFigures guide = new GuideFigures(0.6, Optional.empty(), new Window(22, 55));
+        List<WayBatch> batches = new ArrayList<>();
+        long ready = 0;
+        for (int b = 0; b < 60; b++) {
+            SimulatedBatch batch = SimulatedBatch.draw(TRUTH, 40, random);
+            List<Look> looks = new ArrayList<>();
+            for (int day = 6 + b % 4; day < 90; day += 7) {
+                SimulatedBatch.Seen seen = batch.on(day);
+                looks.add(new Look.ByCount(
+                        day, LookKind.LIFTED, OptionalInt.of(seen.firstSign()), seen.ready(), seen.lost(), 0));
+            }
+            BatchHistory history = BatchHistory.replay(40, MilestoneSigns.roots(), looks);
+            ready += history.counts().ready();
+            batches.add(WayBatch.of(
+                    way, Tallies.none(), history.tallies(Milestone.READY).closed()));
+        }
+
+        NurseryRecord record = NurseryRecord.of(batches, w -> guide);
+        RootingTime time = record.ready(way);
+
+        assertThat(ready / 2400.0).isCloseTo(0.7, within(0.06));
+        assertThat(record.strike(way).mean()).isCloseTo(0.7, within(0.05));
+        assertThat(record.spread().rho()).isCloseTo(TRUTH.rho(), within(0.03));
+        assertThat(time.mu()).isCloseTo(TRUTH.ready().mu(), within(0.06));
+        assertThat(time.tau()).isCloseTo(TRUTH.tau(), within(0.05));
+        double sigma = TRUTH.ready().sigma();
+        assertThat(time.within()).isCloseTo(Math.sqrt(sigma * sigma - TRUTH.tau() * TRUTH.tau()), within(0.05));
+    }
+}
