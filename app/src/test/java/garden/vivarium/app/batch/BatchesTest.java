@@ -13,6 +13,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.looks.Tallies;
@@ -20,12 +21,15 @@ import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -332,6 +336,45 @@ class BatchesTest {
                         .strike()
                         .mean()))
                 .isLessThan(before.inSeason().strike().mean());
+    }
+
+    @Test
+    void givingUpWritesOffWithoutCallingItALossInSight() {
+        BatchView jar = stuck(TODAY.minusDays(80));
+        look(jar, Growing.count(TODAY.minusDays(50), 6, 2));
+        look(jar, Growing.count(TODAY.minusDays(3), 7, 2));
+        BatchView over = in(() -> batches.giveUp(jar.code(), TODAY));
+
+        assertThat(over.counts().lost()).isEqualTo(5);
+        assertThat(tally(over).with(Outcome.GIVEN_UP)).isEqualTo(Map.of(Interval.givenUp(77, 80), 3L));
+        assertThat(tally(over).total(Outcome.LOST)).isEqualTo(2);
+    }
+
+    @Test
+    void onlyPiecesThatHardlyEverComeAreGivenUpWhereOthersWereNotLookedAtForLong() {
+        BatchView tray = in(() -> Growing.tray(batches, guide, parent, 3, 4, TODAY.minusDays(110)));
+        look(tray, Growing.pieces(TODAY.minusDays(85), allOf(PieceState.READY, 6, PieceState.NONE, 6)));
+        // Four of those that waited were lifted again; two were not.
+        look(
+                tray,
+                LookCommand.ofPieces(
+                        UUID.randomUUID(),
+                        TODAY.minusDays(2),
+                        LookKind.LIFTED,
+                        IntStream.rangeClosed(7, 10)
+                                .mapToObj(p -> Growing.seen(p, PieceState.NONE))
+                                .toList(),
+                        null,
+                        null));
+        BatchView now = in(() -> batches.giveUp(tray.code(), TODAY));
+
+        assertThat(now.counts().lost()).isEqualTo(4);
+        assertThat(now.counts().pending()).isEqualTo(2);
+    }
+
+    private static PieceState[] allOf(PieceState first, int so, PieceState then, int many) {
+        return Stream.concat(Collections.nCopies(so, first).stream(), Collections.nCopies(many, then).stream())
+                .toArray(PieceState[]::new);
     }
 
     private LookCommand randomLook(Random random) {

@@ -8,6 +8,7 @@ import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
@@ -22,6 +23,9 @@ class ToComeTest extends AtANursery {
 
     @Autowired
     private ToCome toCome;
+
+    @Autowired
+    private Evidence evidence;
 
     @Test
     void aBatchGivesWhatWasExpectedThenWhatWasSeenThenWhatSettled() {
@@ -114,6 +118,40 @@ class ToComeTest extends AtANursery {
 
         assertThat(in(() -> toCome.sources())).isEmpty();
         assertThat(elsewhere(() -> toCome.sources())).isEmpty();
+    }
+
+    @Test
+    void twoBatchesOfOneWayAreNotAddedUpAsIfEachHadItsOwnLuck() {
+        running("tip-in-plugs", 30, 20);
+        running("tip-in-plugs", 30, 20);
+        List<ToCome.Source> both = sourcesOf(fuchsia.plant().name());
+        List<Prospect> prospects = both.stream().map(s -> s.by(LATE)).toList();
+        Supply together = Prospect.together(prospects);
+        Supply independent = prospects.get(0).alone().and(prospects.get(1).alone());
+
+        assertThat(together.mean()).isCloseTo(independent.mean(), within(0.6));
+        assertThat(together.surely(0.9)).isLessThan(independent.surely(0.9));
+    }
+
+    @Test
+    void settlingIsLearnedFromWhatWasAsked() {
+        Protocol plugs = guide.protocol("tip-in-plugs").orElseThrow();
+        double guides = plugs.establishment().rate();
+        for (int i = 0; i < 5; i++) {
+            BatchView batch = running("tip-in-plugs", 30, 90 + i);
+            run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(50), 24, 6)));
+            run(() -> batches.move(batch.code(), TODAY.minusDays(49), 24, 24));
+            run(() -> reads.pottings(batch.id())
+                    .forEach(p -> batches.settle(batch.code(), p.id(), TODAY.minusDays(30), 12)));
+        }
+        double learned = in(() -> evidence.outlook(
+                        plugs, fuchsia.plant().name(), fuchsia.plant().group()))
+                .settle()
+                .orElseThrow()
+                .share()
+                .mean();
+
+        assertThat(learned).isLessThan(guides - 0.25).isGreaterThan(0.45);
     }
 
     private ToCome.Source only() {

@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Splitting, rescuing, building up, room, materials, and whether plans were right. */
 class PlannerServicesTest extends AtANursery {
@@ -43,6 +44,9 @@ class PlannerServicesTest extends AtANursery {
 
     @Autowired
     private Outcomes outcomes;
+
+    @Autowired
+    private JdbcClient database;
 
     @Test
     void aSplitMakesTwoPlansThatStandForOneAim() {
@@ -225,6 +229,43 @@ class PlannerServicesTest extends AtANursery {
         assertThat(outcome.came()).isZero();
         assertThat(outcome.met()).hasValue(0);
         assertThat(in(outcomes::book).ofPlans().orElseThrow().of()).isOne();
+    }
+
+    @Test
+    void rootsDateAPlanAndNotTheDaySomebodyLooked() {
+        BatchView batch = planned(20, TODAY.minusDays(50), TODAY.minusDays(14));
+        assertThat(in(outcomes::book).plans().get(0).isKnown())
+                .as("its day has passed and nobody has looked")
+                .isFalse();
+        assertThat(in(outcomes::book).ofPlans()).as("unknown is not failed").isEmpty();
+
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(40), 0, 1)));
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(1), 18, 2)));
+        Outcomes.Outcome outcome = in(outcomes::book).plans().get(0);
+
+        assertThat(outcome.met().orElseThrow())
+                .as("12 wanted; 18 became ready between day 10 and day 49, most of them before day 22")
+                .isBetween(0.02, 0.98);
+        assertThat(outcome.words()).contains("in 100 that it was met");
+        assertThat(in(outcomes::book).ofPlans().orElseThrow().of()).isOne();
+    }
+
+    /** A plan of 12 by plugs, stuck on a day and due on a day that has passed. */
+    private BatchView planned(int pieces, LocalDate stuckOn, LocalDate due) {
+        PlanView plan = in(() -> plans.commit(fuchsia.id(), 12, TODAY.plusDays(90), TODAY, "tip-in-plugs"));
+        BatchView batch = in(() -> plans.stick(
+                plan.id(),
+                NewBatch.by(guide.protocol("tip-in-plugs").orElseThrow())
+                        .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
+                        .onPlan(plan.id())
+                        .taken(stuckOn, pieces)
+                        .stuck(stuckOn, pieces)
+                        .made()));
+        database.sql("update plan set due = ? where id = ?")
+                .param(due.toString())
+                .param(plan.id().toString())
+                .update();
+        return batch;
     }
 
     private PlanForm splitForm(int later) {
