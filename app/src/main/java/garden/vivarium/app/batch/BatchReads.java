@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.evidence.Way;
@@ -42,6 +43,7 @@ public class BatchReads {
     private final Histories histories;
     private final OutlookText outlooks;
     private final TaskFinder finder;
+    private final Evidence evidence;
     private final Running running;
     private final StandingWords standing;
     private final Stages stages;
@@ -57,6 +59,7 @@ public class BatchReads {
             Histories histories,
             OutlookText outlooks,
             TaskFinder finder,
+            Evidence evidence,
             Running running,
             StandingWords standing,
             Stages stages,
@@ -70,6 +73,7 @@ public class BatchReads {
         this.histories = histories;
         this.outlooks = outlooks;
         this.finder = finder;
+        this.evidence = evidence;
         this.running = running;
         this.standing = standing;
         this.stages = stages;
@@ -246,6 +250,7 @@ public class BatchReads {
         Map<UUID, Histories.AsKnown> looks = histories.asKnown(found.stream()
                 .filter(b -> isWatched(b.view()) && !finder.isJudged(b.view()))
                 .toList());
+        NurseryRecord record = evidence.record();
         List<Row> rows = new ArrayList<>();
         for (Batch batch : found) {
             BatchView view = batch.view();
@@ -254,7 +259,7 @@ public class BatchReads {
             Tallies ready = of(own, Milestone.READY);
             List<PottingView> moved = moves.getOrDefault(batch.getId(), List.of());
             boolean runs = view.closedOn() == null;
-            Optional<RunningBatch> now = runs ? running.now(view, ready) : Optional.empty();
+            Optional<RunningBatch> now = runs ? running.now(record, view, ready) : Optional.empty();
             TaskFinder.Known known = new TaskFinder.Known(
                     view,
                     outlook,

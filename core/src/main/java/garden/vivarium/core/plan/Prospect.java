@@ -23,7 +23,7 @@ public final class Prospect {
 
     private final Optional<Shared> shared;
     private final Supplier<Supply> alone;
-    private Supply reckoned;
+    private volatile Supply reckoned;
 
     /** How it depends on what its way shares. */
     private static final class Shared {
