@@ -120,10 +120,9 @@ public class ToCome {
             }
             return Optional.of(runningNow
                     .now(record, batch, ready)
-                    .map(now ->
-                            "%d still wait there; by how the batch has gone about %d in a hundred of them are reckoned to come"
-                                    .formatted(batch.counts().pending(), Math.round(100 * now.everReady())))
-                    .orElseGet(() -> "%d wait there, not looked at yet; about %d in a hundred are reckoned to come"
+                    .map(now -> "of %d waiting about %d in 100 should come"
+                            .formatted(batch.counts().pending(), Math.round(100 * now.everReady())))
+                    .orElseGet(() -> "of %d not looked at yet about %d in 100 should come"
                             .formatted(
                                     batch.counts().pending(),
                                     Math.round(100
