@@ -22,4 +22,23 @@ public record StillToCome(
         LocalDate soon,
         long bySoon,
         int surelyBySoon,
-        long tells) {}
+        long tells) {
+
+    /** How many more come in the end, as one grower would say it. */
+    public String inTheEnd() {
+        return words(onAverage, surely);
+    }
+
+    /** How many more come within two weeks. */
+    public String byThen() {
+        return words(bySoon, surelyBySoon);
+    }
+
+    private static String words(long average, int sure) {
+        if (average == 0) {
+            return "hardly any more";
+        }
+        return "about %d more, %s"
+                .formatted(average, sure == 0 ? "perhaps none" : "nine times in ten %d or more".formatted(sure));
+    }
+}

@@ -134,6 +134,26 @@ class ToComeTest extends AtANursery {
     }
 
     @Test
+    void theSheetSaysWhatIsStillToCome() {
+        BatchView batch = running("tip-in-plugs", 40, 26);
+        assertThat(in(() -> reads.sheet(batch.code())).toCome())
+                .as("nobody has looked yet")
+                .isEmpty();
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(2), 12, 3)));
+        StillToCome toCome = in(() -> reads.sheet(batch.code())).toCome().orElseThrow();
+
+        assertThat(toCome.waiting()).isEqualTo(25);
+        assertThat(toCome.everReady()).isBetween(40L, 95L);
+        assertThat(toCome.inTheEnd())
+                .isEqualTo(
+                        "about %d more, nine times in ten %d or more".formatted(toCome.onAverage(), toCome.surely()));
+        assertThat(toCome.bySoon()).isLessThanOrEqualTo(toCome.onAverage());
+        assertThat(toCome.tells()).isBetween(1L, 40L);
+        assertThat(new StillToCome(4, 2, 0, 0, TODAY, 0, 0, 1).byThen()).isEqualTo("hardly any more");
+        assertThat(new StillToCome(4, 20, 1, 0, TODAY, 0, 0, 1).inTheEnd()).isEqualTo("about 1 more, perhaps none");
+    }
+
+    @Test
     void settlingIsLearnedFromWhatWasAsked() {
         Protocol plugs = guide.protocol("tip-in-plugs").orElseThrow();
         double guides = plugs.establishment().rate();
