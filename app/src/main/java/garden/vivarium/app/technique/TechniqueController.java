@@ -30,6 +30,7 @@ class TechniqueController {
         model.addAttribute("lines", lines);
         model.addAttribute("young", record.isYoung());
         model.addAttribute("spread", record.spread());
+        model.addAttribute("speed", record.speed());
         Optional<WayLine> first =
                 Technique.find(lines, a).or(() -> lines.stream().max(Comparator.comparingInt(WayLine::batches)));
         Optional<WayLine> second = Technique.find(lines, b).filter(l -> !l.equals(first.orElse(null)));

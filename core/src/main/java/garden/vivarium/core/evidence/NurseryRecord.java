@@ -239,11 +239,6 @@ public final class NurseryRecord {
                                 new BatchCount(b.moved().settled(), b.moved().of())));
     }
 
-    /** What a running batch tells of its own way, as pieces of a finished one; empty for a finished one or where it tells nothing. */
-    public Optional<BatchCount> tells(WayBatch batch) {
-        return batch.isFinished() ? Optional.empty() : ofRunning(batch);
-    }
-
     private StrikeRate share(Way way, double guideRate, Function<WayBatch, Optional<BatchCount>> count) {
         Asked asked = new Asked(way, SeasonFactors.IN_SEASON);
         return borrow(asked, guideRate, (b, a) -> count.apply(b));

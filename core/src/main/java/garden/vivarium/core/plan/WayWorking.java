@@ -96,6 +96,11 @@ final class WayWorking {
                                         100
                                                 * plan.chance(TakeCount.most(
                                                         plan.aim().pieces()))))));
+        plan.take()
+                .filter(TakeCount::isScaled)
+                .ifPresent(t -> steps.add(Working.step(
+                        "So large an aim is solved for %,d and scaled".formatted(TakeCount.SOLVED),
+                        "⌈%,d × n ÷ %,d⌉ = %,d".formatted(aim.pieces(), TakeCount.SOLVED, t.pieces()))));
         return new Working("How many to take", steps);
     }
 

@@ -15,11 +15,10 @@ import java.util.TreeSet;
  * @param pieces how many are proposed
  * @param waiting how many wait in all
  * @param chance the chance that one of those proposed is ever ready
- * @param ofAll the same of all that wait
  * @param lastLook the last day on which those proposed were looked at
  * @param looks all days on which those proposed were last looked at
  */
-public record GiveUp(int pieces, int waiting, double chance, double ofAll, int lastLook, Set<Integer> looks) {
+public record GiveUp(int pieces, int waiting, double chance, int lastLook, Set<Integer> looks) {
 
     /** Below this chance a piece is proposed as stalled. */
     public static final double HARDLY = 0.05;
@@ -29,12 +28,10 @@ public record GiveUp(int pieces, int waiting, double chance, double ofAll, int l
         int waiting = 0;
         int pieces = 0;
         double sum = 0;
-        double all = 0;
         int last = 0;
         Set<Integer> looks = new TreeSet<>();
         for (RunningBatch.Waiting w : batch.waiting()) {
             waiting += w.pieces();
-            all += w.pieces() * w.everReady();
             if (w.everReady() < HARDLY) {
                 pieces += w.pieces();
                 sum += w.pieces() * w.everReady();
@@ -42,8 +39,7 @@ public record GiveUp(int pieces, int waiting, double chance, double ofAll, int l
                 looks.add(w.after());
             }
         }
-        return new GiveUp(
-                pieces, waiting, pieces == 0 ? 0 : sum / pieces, waiting == 0 ? 0 : all / waiting, last, looks);
+        return new GiveUp(pieces, waiting, pieces == 0 ? 0 : sum / pieces, last, looks);
     }
 
     /** Whether a piece that waits is proposed, by the day of the last look that could know of it. */

@@ -51,6 +51,19 @@ class RootingTimeTest {
     }
 
     @Test
+    void aBatchFarOutsideTheGuidesWindowIsNotPassedOver() {
+        // Ready by day 12 where the guide says 200 to 230: some forty of its standard deviations away.
+        GuideFigures narrow = new GuideFigures(0.7, Optional.empty(), new Window(200, 230));
+        WayBatch batch = WayBatch.of(WAY, Tallies.none(), Tallies.of(Map.of(Interval.reached(8, 12), 24L)));
+        RootingTime time = NurseryRecord.of(List.of(batch), w -> narrow).ready(WAY);
+
+        assertThat(time.day(0.5)).isLessThan(190);
+        assertThat(time.tau()).as("batches differ far more than is usual").isGreaterThan(0.5);
+        List<WayBatch> six = Collections.nCopies(6, batch);
+        assertThat(NurseryRecord.of(six, w -> narrow).ready(WAY).day(0.5)).isBetween(8.0, 90.0);
+    }
+
+    @Test
     void batchesThatDifferInSpeedMakeTheSpreadBetweenThemGreater() {
         List<WayBatch> alike = new ArrayList<>();
         List<WayBatch> unlike = new ArrayList<>();

@@ -209,6 +209,17 @@ class WayPlanTest {
     }
 
     @Test
+    void aLargeAimSaysThatItWasScaled() {
+        WayPlan large = plan("tip-in-plugs", 1500, 3, APRIL, 150, 0.8);
+
+        assertThat(large.take().orElseThrow().isScaled()).isTrue();
+        assertThat(large.take().orElseThrow().pieces()).isGreaterThan(5000);
+        assertThat(large.takeWorking().steps())
+                .last()
+                .satisfies(s -> assertThat(s.says()).contains("2,000 and scaled"));
+    }
+
+    @Test
     void whatNoNumberWouldDoIsSaidWithoutOne() {
         WayPlan plan = plan("semi-ripe-in-perlite", 24, 1, APRIL, 20, 0.9);
 

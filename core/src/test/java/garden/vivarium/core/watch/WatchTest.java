@@ -82,7 +82,6 @@ class WatchTest {
         assertThat(some.isProposed(90)).isTrue();
         assertThat(some.isProposed(10)).isFalse();
         assertThat(some.chance()).isLessThan(GiveUp.HARDLY);
-        assertThat(some.ofAll()).isGreaterThan(some.chance());
 
         GiveUp none = GiveUp.of(RunningBatch.of(READY, looked(21, 18, 5, 17)));
         assertThat(none.pieces()).isZero();
