@@ -7,8 +7,10 @@ import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.timing.Sign;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 
@@ -65,6 +67,9 @@ public record Ribbon(
         String stuckWord,
         String firstSignWord,
         String readyWord) {
+
+    /** What was written off is gone too, on the day it was. */
+    private static final Set<Outcome> LOST_OR_GIVEN_UP = EnumSet.of(Outcome.LOST, Outcome.GIVEN_UP);
 
     /**
      * The ribbon of a plan: what is expected, nothing seen.
@@ -138,9 +143,9 @@ public record Ribbon(
                 firstSign.orElse(Sign.ROOT) == Sign.ROOT,
                 ready == Sign.ROOT,
                 pieces,
-                soFar(firstSignSeen, Outcome.REACHED, stuck),
-                soFar(readySeen, Outcome.REACHED, stuck),
-                soFar(readySeen, Outcome.LOST, stuck),
+                soFar(firstSignSeen, EnumSet.of(Outcome.REACHED), stuck),
+                soFar(readySeen, EnumSet.of(Outcome.REACHED), stuck),
+                soFar(readySeen, LOST_OR_GIVEN_UP, stuck),
                 looks.stream().map(d -> day(start, d)).toList(),
                 soFar(start, moves, PottingView::movedOn, PottingView::pieces),
                 soFar(
@@ -159,11 +164,11 @@ public record Ribbon(
                 method.readyWord());
     }
 
-    private static List<List<Integer>> soFar(Tallies tallies, Outcome outcome, int stuck) {
+    private static List<List<Integer>> soFar(Tallies tallies, Set<Outcome> outcomes, int stuck) {
         TreeMap<Integer, Integer> byDay = new TreeMap<>();
         tallies.counts().forEach((i, n) -> {
-            if (i.outcome() == outcome) {
-                byDay.merge(i.by(), n.intValue(), Integer::sum);
+            if (outcomes.contains(i.outcome())) {
+                byDay.merge(i.lastSeen(), n.intValue(), Integer::sum);
             }
         });
         return steps(byDay, stuck);

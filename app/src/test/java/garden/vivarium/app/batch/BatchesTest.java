@@ -348,6 +348,10 @@ class BatchesTest {
         assertThat(over.counts().lost()).isEqualTo(5);
         assertThat(tally(over).with(Outcome.GIVEN_UP)).isEqualTo(Map.of(Interval.givenUp(77, 80), 3L));
         assertThat(tally(over).total(Outcome.LOST)).isEqualTo(2);
+        Ribbon ribbon = in(() -> reads.sheet(jar.code())).row().ribbon();
+        assertThat(ribbon.seenLost().get(ribbon.seenLost().size() - 1).get(1))
+                .as("the ribbon draws them as gone")
+                .isEqualTo(5);
     }
 
     @Test
