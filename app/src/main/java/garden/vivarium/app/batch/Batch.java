@@ -1,17 +1,16 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.NurseryRow;
-import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.SeasonFactors;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.UUID;
 
 /**
@@ -25,46 +24,32 @@ class Batch extends NurseryRow {
     private int codeYear;
     private int codeWeek;
     private int codeNumber;
-    private String oldCode;
-    private UUID planId;
+
+    @Embedded
+    private Origin origin;
+
     private UUID plantId;
     private String plantName;
     private String plantGroup;
-    private UUID stockPlantId;
-    private UUID fromBatchId;
     private UUID placeId;
-    private String protocol;
-    private Integer protocolVersion;
-    private String method;
-    private String medium;
-    private String treatment;
-    private String instead;
-    private LocalDate takenOn;
-    private int taken;
-    private LocalDate stuckOn;
-    private Integer stuck;
+
+    @Embedded
+    private HowDone done;
+
+    @Embedded
+    private Taking taking;
 
     // The day from which days are counted: the day stuck, or for what was planted asleep the day it woke.
     private LocalDate clockOn;
 
-    private Integer trayRows;
-    private Integer trayColumns;
-    private String vessel;
+    @Embedded
+    private Vessel vessel;
 
-    @Enumerated(EnumType.STRING)
-    @Column(columnDefinition = "varchar(20)")
-    private StockState stockState;
+    @Embedded
+    private Material material;
 
-    private String pieceKind;
-    private Integer lengthMm;
-    private Integer nodes;
-
-    @Column(name = "rooted_on_day0")
-    private boolean rootedOnDay0;
-
-    private int piecesPerPot;
-    private Integer hunch;
-    private Integer minutes;
+    @Embedded
+    private Guess guess;
 
     @Column(columnDefinition = "longtext")
     private String outlook;
@@ -96,36 +81,17 @@ class Batch extends NurseryRow {
         this.codeYear = code.year();
         this.codeWeek = code.week();
         this.codeNumber = code.number();
-        this.oldCode = b.oldCode();
-        this.planId = b.planId();
+        this.origin = b.origin();
         this.plantId = b.plant().id();
         this.plantName = b.plant().name();
         this.plantGroup = b.plant().group();
-        this.stockPlantId = b.stockPlantId();
-        this.fromBatchId = b.fromBatchId();
         this.placeId = b.placeId();
-        this.protocol = b.protocol();
-        this.protocolVersion = b.protocolVersion();
-        this.method = b.method();
-        this.medium = b.medium();
-        this.treatment = Way.treatment(b.treatment());
-        this.instead = b.instead();
-        this.takenOn = b.takenOn();
-        this.taken = b.taken();
-        this.stuckOn = b.stuckOn();
-        this.stuck = b.stuck();
-        this.clockOn = asleep ? null : b.stuckOn();
-        this.trayRows = b.rows();
-        this.trayColumns = b.columns();
+        this.done = b.done();
+        this.taking = b.taking();
+        this.clockOn = asleep ? null : b.taking().stuckOn();
         this.vessel = b.vessel();
-        this.stockState = b.stockState();
-        this.pieceKind = b.pieceKind();
-        this.lengthMm = b.lengthMm();
-        this.nodes = b.nodes();
-        this.rootedOnDay0 = b.rootedOnDay0();
-        this.piecesPerPot = b.piecesPerPot();
-        this.hunch = b.hunch();
-        this.minutes = b.minutes();
+        this.material = b.material();
+        this.guess = b.guess();
         this.outlook = outlook;
         this.slowing = season.slower();
         this.thinning = season.poorer();
@@ -133,23 +99,22 @@ class Batch extends NurseryRow {
 
     /** The wounds have dried: day 0 is known, and how many came through. */
     void stick(LocalDate day, int pieces, boolean asleep) {
-        stuckOn = day;
-        stuck = pieces;
+        taking = taking.stuck(day, pieces);
         clockOn = asleep ? null : day;
         changes++;
     }
 
     /** Takes over what a replay of all looks says. */
-    void stands(Counts counts, LocalDate look, LocalDate knowing, LocalDate firstReady, int firm) {
+    void stands(Counts counts, Progress.Seen seen) {
         firstSign = counts.firstSign();
         ready = counts.ready();
         lost = counts.lost();
         sent = counts.sent();
         lostReady = counts.lostReady();
-        lastLook = look;
-        lastKnowingLook = knowing;
-        earliestReady = firstReady;
-        firmPending = firm;
+        lastLook = seen.last();
+        lastKnowingLook = seen.lastKnowing();
+        earliestReady = seen.earliestReady();
+        firmPending = seen.firmPending();
         changes++;
     }
 
@@ -159,6 +124,14 @@ class Batch extends NurseryRow {
         changes++;
     }
 
+    /** What stands ready has left, nobody says when. */
+    void leave() {
+        int standing = view().readyToMove();
+        if (standing > 0) {
+            moved(standing, 0);
+        }
+    }
+
     /** It woke: days are counted from here. */
     void woke(LocalDate day) {
         clockOn = day;
@@ -166,24 +139,16 @@ class Batch extends NurseryRow {
     }
 
     /** The day from which days are counted; while it sleeps, the day it was planted. */
-    LocalDate dayNought() {
-        return clockOn == null ? stuckOn : clockOn;
+    LocalDate dayZero() {
+        return clockOn == null ? stuckOn() : clockOn;
     }
 
-    String protocol() {
-        return protocol;
+    HowDone done() {
+        return done;
     }
 
-    Integer protocolVersion() {
-        return protocolVersion;
-    }
-
-    UUID stockPlantId() {
-        return stockPlantId;
-    }
-
-    void settled(int youngPlants) {
-        settled += youngPlants;
+    void settled(int howMany) {
+        settled += howMany;
         changes++;
     }
 
@@ -193,31 +158,27 @@ class Batch extends NurseryRow {
     }
 
     Way way() {
-        return new Way(plantName, plantGroup, method, medium, treatment);
+        return done.way(plantName, plantGroup);
     }
 
     LocalDate stuckOn() {
-        return stuckOn;
+        return taking.stuckOn();
     }
 
     Integer stuck() {
-        return stuck;
+        return taking.stuck();
     }
 
     LocalDate takenOn() {
-        return takenOn;
+        return taking.takenOn();
     }
 
     int taken() {
-        return taken;
+        return taking.taken();
     }
 
     String code() {
         return code;
-    }
-
-    String method() {
-        return method;
     }
 
     String outlookText() {
@@ -228,49 +189,31 @@ class Batch extends NurseryRow {
         return changes;
     }
 
+    /** Its name in the marks of forms. */
+    String mark() {
+        return BatchView.mark(code);
+    }
+
     BatchView view() {
+        int pieces = taking.stuck() == null ? 0 : taking.stuck();
+        // A part of which nothing is known is read back as null.
         return new BatchView(
-                getId(),
-                code,
-                oldCode,
-                planId,
-                plantName,
-                plantGroup,
-                stockPlantId,
-                fromBatchId,
-                placeId,
-                protocol,
-                protocolVersion,
-                method,
-                medium,
-                treatment,
-                instead,
-                takenOn,
-                taken,
-                stuckOn,
+                new BatchView.Identity(getId(), code, Objects.requireNonNullElse(origin, Origin.UNKNOWN), placeId),
+                way(),
+                done,
+                taking,
                 clockOn,
-                stuck == null ? 0 : stuck,
-                trayRows,
-                trayColumns,
                 vessel,
-                stockState,
-                pieceKind,
-                lengthMm,
-                nodes,
-                rootedOnDay0,
-                piecesPerPot,
-                hunch,
-                minutes,
+                material,
+                Objects.requireNonNullElse(guess, Guess.NONE),
                 new SeasonFactors(slowing, thinning),
-                new Counts(stuck == null ? 0 : stuck, firstSign, ready, lost, sent, lostReady),
-                moved,
-                settled,
-                youngPlants,
-                lastLook,
-                lastKnowingLook,
-                earliestReady,
-                firmPending,
-                closedOn,
+                new Progress(
+                        new Counts(pieces, firstSign, ready, lost, sent, lostReady),
+                        moved,
+                        youngPlants,
+                        settled,
+                        new Progress.Seen(lastLook, lastKnowingLook, earliestReady, firmPending),
+                        closedOn),
                 changes);
     }
 }

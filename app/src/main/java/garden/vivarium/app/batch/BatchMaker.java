@@ -1,10 +1,11 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Climate;
@@ -34,46 +35,50 @@ class BatchMaker {
     /**
      * Makes a batch of which this is expected; asleep, its days are counted from its waking. Its code is of the week in which its label is written.
      *
-     * @throws Problem naming the field, if days or counts cannot be
+     * @throws InvalidField naming the field, if days or counts cannot be
      */
     Batch make(NewBatch wanted, Outlook outlook, boolean asleep) {
         refuseBadNumbers(wanted);
         Climate climate = climateOf(wanted.placeId());
         Hemisphere hemisphere = people.hemisphere();
-        LocalDate dayNought = wanted.stuckOn() != null ? wanted.stuckOn() : wanted.takenOn();
+        LocalDate dayZero = wanted.taking().stuckOn() != null
+                ? wanted.taking().stuckOn()
+                : wanted.taking().takenOn();
         return batches.save(new Batch(
-                nextCode(dayNought),
+                nextCode(dayZero),
                 wanted,
                 outlooks.write(outlook),
-                outlook.season().factors(dayNought, climate, hemisphere),
+                outlook.season().factors(dayZero, climate, hemisphere),
                 asleep));
     }
 
-    private void refuseBadNumbers(NewBatch b) {
-        if (b.taken() < 1 || b.taken() > Batches.MOST_PIECES) {
-            throw new Problem(
+    private void refuseBadNumbers(NewBatch wanted) {
+        Taking t = wanted.taking();
+        if (t.taken() < 1 || t.taken() > Limits.MOST_PIECES) {
+            throw new InvalidField(
                     "taken",
-                    "%d cannot be taken; give 1 to %,d, or make two batches."
-                            .formatted(b.taken(), Batches.MOST_PIECES));
+                    "%d cannot be taken; give 1 to %,d, or make two batches.".formatted(t.taken(), Limits.MOST_PIECES));
         }
-        today.refuseFuture("takenOn", b.takenOn());
-        if (b.stuckOn() == null) {
+        today.refuseFuture("takenOn", t.takenOn());
+        if (t.stuckOn() == null) {
             return;
         }
-        today.refuseFuture("stuckOn", b.stuckOn());
-        if (b.stuckOn().isBefore(b.takenOn())) {
-            throw new Problem("stuckOn", "They were taken on %s; give that day or a later one.".formatted(b.takenOn()));
+        today.refuseFuture("stuckOn", t.stuckOn());
+        if (t.stuckOn().isBefore(t.takenOn())) {
+            throw new InvalidField(
+                    "stuckOn", "They were taken on %s; give that day or a later one.".formatted(t.takenOn()));
         }
-        if (b.stuck() < 1 || b.stuck() > b.taken()) {
-            throw new Problem(
+        if (t.stuck() < 1 || t.stuck() > t.taken()) {
+            throw new InvalidField(
                     "stuck",
-                    "%d of %d taken cannot be stuck; give 1 to %d.".formatted(b.stuck(), b.taken(), b.taken()));
+                    "%d of %d taken cannot be stuck; give 1 to %d.".formatted(t.stuck(), t.taken(), t.taken()));
         }
-        if (b.rows() != null && b.columns() != null && b.rows() * b.columns() < b.stuck()) {
-            throw new Problem(
+        Vessel v = wanted.vessel();
+        if (v.isTray() && v.rows() * v.columns() < t.stuck()) {
+            throw new InvalidField(
                     "rows",
                     "A tray of %d × %d holds %d; give a larger tray, or stick fewer."
-                            .formatted(b.rows(), b.columns(), b.rows() * b.columns()));
+                            .formatted(v.rows(), v.columns(), v.rows() * v.columns()));
         }
     }
 

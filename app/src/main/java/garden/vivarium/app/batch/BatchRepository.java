@@ -1,22 +1,30 @@
 package garden.vivarium.app.batch;
 
+import jakarta.persistence.LockModeType;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     Optional<Batch> findByCode(String code);
 
+    /** The batch, locked for whoever changes it until the end of the transaction. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select b from Batch b where b.code = :code")
+    Optional<Batch> findToChange(String code);
+
     List<Batch> findByCodeIn(Collection<String> codes);
 
     /** Minutes of work and pieces of the batches that were timed, by protocol. */
-    @Query("select b.protocol as protocol, sum(b.minutes) as minutes, sum(b.taken) as pieces, count(b) as batches"
-            + " from Batch b where b.minutes > 0 and b.protocol is not null group by b.protocol")
+    @Query(
+            "select b.done.protocol as protocol, sum(b.guess.minutes) as minutes, sum(b.taking.taken) as pieces, count(b) as batches"
+                    + " from Batch b where b.guess.minutes > 0 and b.done.protocol is not null group by b.done.protocol")
     List<WorkRow> work();
 
     interface WorkRow {
@@ -29,14 +37,14 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         long getBatches();
     }
 
-    Optional<Batch> findByOldCode(String oldCode);
+    Optional<Batch> findByOriginOldCode(String oldCode);
 
-    List<Batch> findByOldCodeIn(Collection<String> oldCodes);
+    List<Batch> findByOriginOldCodeIn(Collection<String> oldCodes);
 
     @Query("select coalesce(max(b.codeNumber), 0) from Batch b where b.codeYear = :year and b.codeWeek = :week")
     int lastNumber(int year, int week);
 
-    @Query("select b from Batch b where b.closedOn is null order by b.takenOn, b.code")
+    @Query("select b from Batch b where b.closedOn is null order by b.taking.takenOn, b.code")
     List<Batch> open();
 
     @Query("select b from Batch b where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
@@ -49,26 +57,18 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code limit :most")
     List<Batch> lastClosed(int most);
 
-    @Query("select b.id from Batch b where b.stuckOn is not null")
+    @Query("select b.id from Batch b where b.taking.stuckOn is not null")
     List<UUID> stuck();
 
     @Query("select count(b) from Batch b where b.closedOn is not null")
     long countClosed();
 
-    /** What evidence needs of each batch, without its longer texts. */
-    @Query(
-            "select b.id as id, b.changes as changes, b.plantName as plant, b.plantGroup as plantGroup, b.method as method,"
-                    + " b.medium as medium, b.treatment as treatment, b.stuck as stuck, b.taken as taken, b.takenOn as takenOn, b.stuckOn as stuckOn,"
-                    + " b.slowing as slower, b.thinning as poorer, b.closedOn as closedOn"
-                    + " from Batch b where b.clockOn is not null")
-    List<EvidenceRow> forEvidence();
-
     /** What a family needs of each batch. */
     @Query(
-            "select b.code as code, b.id as id, b.stockPlantId as stockPlantId, b.fromBatchId as fromBatchId,"
-                    + " b.plantName as plant, b.plantGroup as plantGroup, b.method as method, b.medium as medium,"
-                    + " b.treatment as treatment, b.takenOn as takenOn, b.taken as taken, b.stuck as stuck, b.ready as ready, b.lost as lost,"
-                    + " b.sent as sent, b.youngPlants as youngPlants, b.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.takenOn, b.code")
+            "select b.code as code, b.id as id, b.origin.stockPlantId as stockPlantId, b.origin.fromBatchId as fromBatchId,"
+                    + " b.plantName as plant, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
+                    + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
+                    + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.taking.takenOn, b.code")
     List<KinRow> kin();
 
     interface KinRow {
@@ -90,6 +90,10 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
         String getTreatment();
 
+        String getProtocol();
+
+        Integer getProtocolVersion();
+
         LocalDate getTakenOn();
 
         int getTaken();
@@ -110,38 +114,9 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     }
 
     /** Batches whose code, old code or plant holds the words. */
-    @Query("select b from Batch b where b.code like concat('%', :words, '%') or b.oldCode like concat('%', :words, '%')"
-            + " or b.plantName like concat('%', :words, '%') order by case when b.closedOn is null then 0 else 1 end, b.takenOn desc"
-            + " limit :most")
+    @Query(
+            "select b from Batch b where b.code like concat('%', :words, '%') or b.origin.oldCode like concat('%', :words, '%')"
+                    + " or b.plantName like concat('%', :words, '%') order by case when b.closedOn is null then 0 else 1 end, b.taking.takenOn desc"
+                    + " limit :most")
     List<Batch> like(String words, int most);
-
-    interface EvidenceRow {
-        UUID getId();
-
-        int getChanges();
-
-        String getPlant();
-
-        String getPlantGroup();
-
-        String getMethod();
-
-        String getMedium();
-
-        String getTreatment();
-
-        int getStuck();
-
-        int getTaken();
-
-        LocalDate getTakenOn();
-
-        LocalDate getStuckOn();
-
-        double getSlower();
-
-        double getPoorer();
-
-        LocalDate getClosedOn();
-    }
 }

@@ -1,6 +1,6 @@
 package garden.vivarium.app.batch;
 
-import garden.vivarium.app.stock.StockState;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.plan.Expected;
@@ -10,93 +10,191 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 
-/** A batch as other modules and pages see it. */
+/**
+ * A batch as other modules and pages see it, in parts. What is asked of it at every turn can be asked of the batch itself.
+ *
+ * @param identity what it is called, and where it comes from and stands
+ * @param way what is compared: plant, method, medium, treatment
+ * @param done how it was done
+ * @param taking when pieces were cut and set, and how many
+ * @param clockOn the day from which days are counted; null while it dries or sleeps
+ * @param vessel what its pieces stand in
+ * @param material what they were like
+ * @param guess what was guessed of it
+ * @param season how its season bears on it
+ * @param progress how far it has come
+ * @param changes how often it was changed
+ */
 public record BatchView(
-        UUID id,
-        String code,
-        String oldCode,
-        UUID planId,
-        String plant,
-        String group,
-        UUID stockPlantId,
-        UUID fromBatchId,
-        UUID placeId,
-        String protocol,
-        Integer protocolVersion,
-        String method,
-        String medium,
-        String treatment,
-        String instead,
-        LocalDate takenOn,
-        int taken,
-        LocalDate stuckOn,
+        Identity identity,
+        Way way,
+        HowDone done,
+        Taking taking,
         LocalDate clockOn,
-        int stuck,
-        Integer rows,
-        Integer columns,
-        String vessel,
-        StockState stockState,
-        String pieceKind,
-        Integer lengthMm,
-        Integer nodes,
-        boolean rootedOnDay0,
-        int piecesPerPot,
-        Integer hunch,
-        Integer minutes,
+        Vessel vessel,
+        Material material,
+        Guess guess,
         SeasonFactors season,
-        Counts counts,
-        int moved,
-        int settled,
-        int youngPlants,
-        LocalDate lastLook,
-        LocalDate lastKnowingLook,
-        LocalDate earliestReady,
-        int firmPending,
-        LocalDate closedOn,
+        Progress progress,
         int changes) {
 
-    public Way way() {
-        return new Way(plant, group, method, medium, treatment);
+    /** What a batch is called, where it came from, where it stands. */
+    public record Identity(UUID id, String code, Origin origin, UUID placeId) {}
+
+    public UUID id() {
+        return identity.id();
     }
 
-    public boolean isStuck() {
-        return stuckOn != null;
+    public String code() {
+        return identity.code();
+    }
+
+    public Origin origin() {
+        return identity.origin();
+    }
+
+    public UUID placeId() {
+        return identity.placeId();
+    }
+
+    public String plant() {
+        return way.plant();
+    }
+
+    public String group() {
+        return way.group();
+    }
+
+    public String method() {
+        return way.method();
+    }
+
+    public String medium() {
+        return way.medium();
+    }
+
+    public String protocol() {
+        return done.protocol();
+    }
+
+    public Integer protocolVersion() {
+        return done.protocolVersion();
+    }
+
+    public LocalDate takenOn() {
+        return taking.takenOn();
+    }
+
+    public int taken() {
+        return taking.taken();
+    }
+
+    public LocalDate stuckOn() {
+        return taking.stuckOn();
+    }
+
+    /** Pieces stuck, 0 while they dry. */
+    public int stuck() {
+        return taking.stuck() == null ? 0 : taking.stuck();
     }
 
     public boolean isTray() {
-        return rows != null && columns != null;
+        return vessel.isTray();
+    }
+
+    public int piecesPerPot() {
+        return vessel.piecesPerPot();
+    }
+
+    public Counts counts() {
+        return progress.counts();
+    }
+
+    public int moved() {
+        return progress.moved();
+    }
+
+    public int settled() {
+        return progress.settled();
+    }
+
+    public int youngPlants() {
+        return progress.youngPlants();
+    }
+
+    public LocalDate lastLook() {
+        return progress.seen().last();
+    }
+
+    public LocalDate lastKnowingLook() {
+        return progress.seen().lastKnowing();
+    }
+
+    public LocalDate earliestReady() {
+        return progress.seen().earliestReady();
+    }
+
+    public LocalDate closedOn() {
+        return progress.closedOn();
+    }
+
+    public boolean isStuck() {
+        return stuckOn() != null;
     }
 
     /** Pieces that stand ready and have not been moved. */
     public int readyToMove() {
-        return Math.max(0, counts.ready() - counts.lostReady() - moved);
+        return Math.max(0, counts().ready() - counts().lostReady() - moved());
     }
 
     /** Whether it was planted asleep and has not woken, so that no day is counted yet. */
     public boolean isAsleep() {
-        return stuckOn != null && clockOn == null;
+        return isStuck() && clockOn == null;
     }
 
     /** Day 0: the day stuck, or for what was planted asleep the day it woke; null while wounds dry. */
-    public LocalDate dayNought() {
-        return clockOn == null ? stuckOn : clockOn;
+    public LocalDate dayZero() {
+        return clockOn == null ? stuckOn() : clockOn;
     }
 
     /** Days since day 0. */
     public int age(LocalDate today) {
-        return stuckOn == null ? 0 : (int) ChronoUnit.DAYS.between(dayNought(), today);
+        return isStuck() ? (int) ChronoUnit.DAYS.between(dayZero(), today) : 0;
     }
 
     /** The days on which its stages are expected; of what sleeps, as if it woke today. */
-    Expected expected(Outlook outlook, LocalDate today) {
+    public Expected expected(Outlook outlook, LocalDate today) {
         LocalDate stuck = !isStuck()
-                ? takenOn.plusDays(outlook.callusDays())
-                : isAsleep() && today.isAfter(stuckOn) ? today : dayNought();
-        return Expected.of(outlook, outlook.in(season), takenOn, stuck);
+                ? takenOn().plusDays(outlook.callusDays())
+                : isAsleep() && today.isAfter(stuckOn()) ? today : dayZero();
+        return outlook.expected(outlook.in(season), takenOn(), stuck);
     }
 
     /** What goes on the label: plant, date, code. */
     public String label() {
-        return "%s · %s · %s".formatted(plant, stuckOn == null ? takenOn : stuckOn, code);
+        return "%s · %s · %s".formatted(plant(), isStuck() ? stuckOn() : takenOn(), code());
+    }
+
+    static String mark(String code) {
+        return "batch " + code;
+    }
+
+    /** The mark of its forms: which batch, as it is now. */
+    public String seen() {
+        return Seen.mark(mark(code()), changes);
+    }
+
+    /** How it stands, in a sentence. */
+    public String stands() {
+        return isStuck()
+                ? "%s now has %d of %d ready, %d lost, %d moved; last looked at %s."
+                        .formatted(
+                                code(),
+                                counts().ready(),
+                                stuck(),
+                                counts().lost(),
+                                moved(),
+                                lastLook() == null ? "never" : "on " + lastLook())
+                : "%s is not stuck yet; %d were taken.".formatted(code(), taken());
     }
 }

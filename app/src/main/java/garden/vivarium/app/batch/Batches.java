@@ -1,15 +1,19 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.guide.Protocols;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.Clash;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.watch.GiveUp;
 import java.time.LocalDate;
@@ -23,20 +27,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Batches {
 
-    /** The largest batch. */
-    public static final int MOST_PIECES = 2000;
-
     private final BatchRepository batches;
     private final CheckRepository checks;
     private final PottingRepository pottings;
     private final BatchMaker maker;
     private final CheckBook book;
     private final Histories histories;
-    private final Evidence evidence;
-    private final Running running;
+    private final Prognosis prognosis;
     private final GuideLookup lookup;
     private final Stages stages;
     private final Protocols protocols;
+    private final Seen seen;
     private final Today today;
 
     Batches(
@@ -46,11 +47,11 @@ public class Batches {
             BatchMaker maker,
             CheckBook book,
             Histories histories,
-            Evidence evidence,
-            Running running,
+            Prognosis prognosis,
             GuideLookup lookup,
             Stages stages,
             Protocols protocols,
+            Seen seen,
             Today today) {
         this.batches = batches;
         this.checks = checks;
@@ -58,18 +59,18 @@ public class Batches {
         this.maker = maker;
         this.book = book;
         this.histories = histories;
-        this.evidence = evidence;
-        this.running = running;
+        this.prognosis = prognosis;
         this.lookup = lookup;
         this.stages = stages;
         this.protocols = protocols;
+        this.seen = seen;
         this.today = today;
     }
 
     /**
      * Makes a batch: stuck at once, or taken and left to dry.
      *
-     * @throws Problem naming the field, if days or counts cannot be
+     * @throws InvalidField naming the field, if days or counts cannot be
      */
     @Transactional
     public BatchView make(NewBatch wanted) {
@@ -77,9 +78,10 @@ public class Batches {
         protocols.keep(protocol);
         Batch batch = maker.make(
                 wanted,
-                evidence.outlook(protocol, wanted.plant().name(), wanted.plant().group()),
+                prognosis.outlook(
+                        protocol, wanted.plant().name(), wanted.plant().group()),
                 protocol.clockStage().isPresent());
-        if (wanted.stuckOn() != null) {
+        if (wanted.taking().stuckOn() != null) {
             histories.refresh(batch);
         }
         return batch.view();
@@ -88,21 +90,21 @@ public class Batches {
     /**
      * The wounds have dried: sticks what came through.
      *
-     * @throws Problem if more are stuck than were taken, or before they were
+     * @throws InvalidField if more are stuck than were taken, or before they were
      */
     @Transactional
     public BatchView stick(String code, LocalDate day, int pieces) {
         Batch batch = batch(code);
         if (batch.stuckOn() != null) {
-            throw new Problem("stuck", "%s is stuck already, on %s.".formatted(code, batch.stuckOn()));
+            throw new InvalidField("stuck", "%s is stuck already, on %s.".formatted(code, batch.stuckOn()));
         }
         if (pieces < 1 || pieces > batch.taken()) {
-            throw new Problem(
+            throw new InvalidField(
                     "stuck",
                     "%d of %d taken cannot be stuck; give 1 to %d.".formatted(pieces, batch.taken(), batch.taken()));
         }
         if (day.isBefore(batch.takenOn())) {
-            throw new Problem(
+            throw new InvalidField(
                     "stuckOn", "They were taken on %s; give that day or a later one.".formatted(batch.takenOn()));
         }
         today.refuseFuture("stuckOn", day);
@@ -114,9 +116,9 @@ public class Batches {
     /**
      * Writes down a look. The same client id twice is one look.
      *
-     * @throws Refusal if it cannot be true beside what is known
-     * @throws Problem if it is dated ahead
-     * @throws StaleBatch if the batch changed since its writer saw it
+     * @throws ImpossibleLook if it cannot be true beside what is known
+     * @throws InvalidField if it is dated ahead
+     * @throws Clash if the batch changed since its writer saw it
      */
     @Transactional
     public BatchView look(String code, LookCommand look) {
@@ -124,16 +126,16 @@ public class Batches {
         Optional<Check> same = checks.findByClientId(look.clientId());
         if (same.isPresent()) {
             if (!same.get().batchId().equals(batch.getId())) {
-                throw new Problem("clientId", "This look was written down for another batch already.");
+                throw new InvalidField("clientId", "This look was written down for another batch already.");
             }
             return batch.view();
         }
         if (batch.stuckOn() == null) {
-            throw new Problem("lookedOn", code + " is not stuck yet; stick it first.");
+            throw new InvalidField("lookedOn", code + " is not stuck yet; stick it first.");
         }
         today.refuseFuture("lookedOn", look.lookedOn());
         if (look.knownChanges() != null && look.knownChanges() != batch.changes()) {
-            throw new StaleBatch(batch.changes());
+            throw new Clash(batch.view().seen(), batch.changes(), batch.view().stands());
         }
         if (batch.view().isAsleep() && saysAwake(look)) {
             // What has a root or a shoot has woken: nobody need say so first.
@@ -157,21 +159,21 @@ public class Batches {
     }
 
     private Optional<Protocol.Stage> clockStage(Batch batch) {
-        return batch.protocol() == null
+        return batch.done().protocol() == null
                 ? Optional.empty()
-                : lookup.protocol(batch.view()).flatMap(Protocol::clockStage);
+                : protocolOf(batch).flatMap(Protocol::clockStage);
     }
 
     /**
      * Says of the stage that comes next that it was done, or is not to be seen yet.
      *
-     * @throws Problem if another stage comes next, or the day cannot be
+     * @throws InvalidField if another stage comes next, or the day cannot be
      */
     @Transactional
     public BatchView say(String code, String stage, LocalDate day, boolean done) {
         Batch batch = batch(code);
         if (batch.stuckOn() == null) {
-            throw new Problem("stage", code + " is not stuck yet; stick it first.");
+            throw new InvalidField("stage", code + " is not stuck yet; stick it first.");
         }
         boolean slept = batch.view().isAsleep();
         stages.say(batch, stage, day, done);
@@ -185,26 +187,28 @@ public class Batches {
      * Takes young plants off pieces that stay and may give again, the largest first.
      *
      * @param spent how many of the pieces have given their last and go, 0 and up
-     * @throws Problem if nothing stands ready, or more go than stand
+     * @throws InvalidField if nothing stands ready, or more go than stand
      */
     @Transactional
     public BatchView separate(String code, LocalDate day, int youngPlants, int spent) {
         Batch batch = batch(code);
         int able = batch.view().readyToMove();
-        if (lookup.protocol(batch.view()).flatMap(Protocol::inTurn).isEmpty()) {
-            throw new Problem("youngPlants", "Pieces of %s are moved whole; move them instead.".formatted(code));
+        if (protocolOf(batch).flatMap(Protocol::inTurn).isEmpty()) {
+            throw new InvalidField("youngPlants", "Pieces of %s are moved whole; move them instead.".formatted(code));
         }
         if (able == 0) {
-            throw new Problem("youngPlants", "Nothing stands ready in %s; log what is ready first.".formatted(code));
+            throw new InvalidField(
+                    "youngPlants", "Nothing stands ready in %s; log what is ready first.".formatted(code));
         }
         if (youngPlants < (spent > 0 ? 0 : 1) || youngPlants > 50 * able) {
-            throw new Problem(
+            throw new InvalidField(
                     "youngPlants",
                     "%d young plants from %d ready pieces is not believable; give 1 to %d."
                             .formatted(youngPlants, able, 50 * able));
         }
         if (spent < 0 || spent > able) {
-            throw new Problem("spent", "%d pieces stand ready; 0 to %d of them may be spent.".formatted(able, able));
+            throw new InvalidField(
+                    "spent", "%d pieces stand ready; 0 to %d of them may be spent.".formatted(able, able));
         }
         refuseBadMove(batch, day);
         Potting potting = new Potting(batch.getId(), day, spent, youngPlants);
@@ -220,7 +224,7 @@ public class Batches {
     private void refuseBadMove(Batch batch, LocalDate day) {
         today.refuseFuture("movedOn", day);
         if (day.isBefore(batch.stuckOn())) {
-            throw new Problem("movedOn", "It was stuck on %s; give a later day.".formatted(batch.stuckOn()));
+            throw new InvalidField("movedOn", "It was stuck on %s; give a later day.".formatted(batch.stuckOn()));
         }
     }
 
@@ -230,7 +234,7 @@ public class Batches {
         Batch batch = batch(code);
         Check check = checks.findById(checkId)
                 .filter(c -> c.batchId().equals(batch.getId()))
-                .orElseThrow(() -> new Missing("no such check"));
+                .orElseThrow(() -> new NotFound("no such check"));
         if (!check.isWithdrawn()) {
             book.withdraw(check);
             histories.refresh(batch);
@@ -241,20 +245,20 @@ public class Batches {
     /**
      * Moves ready pieces on into pots.
      *
-     * @throws Problem if more are moved than stand ready
+     * @throws InvalidField if more are moved than stand ready
      */
     @Transactional
     public BatchView move(String code, LocalDate day, int pieces, int youngPlants) {
         Batch batch = batch(code);
         int able = batch.view().readyToMove();
         if (pieces < 1 || pieces > able) {
-            throw new Problem(
+            throw new InvalidField(
                     "pieces",
                     "%d cannot be moved: %d stand ready. Give 1 to %d, or log more as ready first."
                             .formatted(pieces, able, able));
         }
         if (youngPlants < 1) {
-            throw new Problem("youngPlants", "Say how many young plants they make, 1 or more.");
+            throw new InvalidField("youngPlants", "Say how many young plants they make, 1 or more.");
         }
         refuseBadMove(batch, day);
         pottings.save(new Potting(batch.getId(), day, pieces, youngPlants));
@@ -269,9 +273,9 @@ public class Batches {
         Batch batch = batch(code);
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
-                .orElseThrow(() -> new Missing("no such move"));
+                .orElseThrow(() -> new NotFound("no such move"));
         if (settled < 0 || settled > potting.view().youngPlants()) {
-            throw new Problem(
+            throw new InvalidField(
                     "settled",
                     "%d young plants were set up that day; give 0 to %d."
                             .formatted(
@@ -297,9 +301,8 @@ public class Batches {
             return batch.view();
         }
         BatchHistory history = histories.replay(batch, histories.log(batch));
-        GiveUp proposed = running.now(batch.view(), history.tallies(Milestone.READY))
-                .map(GiveUp::of)
-                .filter(g -> g.pieces() > 0)
+        GiveUp proposed = prognosis
+                .hopeless(batch.view(), history.tallies(Milestone.READY))
                 .orElse(null);
         List<PieceView> stalling = history.pieces().stream()
                 .filter(p -> !p.state().isEnd() && !p.wasReady())
@@ -323,7 +326,7 @@ public class Batches {
                 LookCommand.ofCounts(
                         UUID.randomUUID(),
                         day,
-                        lookup.usualLook(batch.view()),
+                        protocolOf(batch).map(p -> p.looks().kind()).orElse(LookKind.LIFTED),
                         new LookCommand.Counted(firstSign, counts.ready(), counts.lost(), counts.sent(), null),
                         "nothing changed",
                         null));
@@ -331,16 +334,28 @@ public class Batches {
 
     @Transactional(readOnly = true)
     public BatchView find(String code) {
-        return batch(code).view();
+        return batches.findByCode(code).map(Batch::view).orElseThrow(() -> new NotFound("no batch " + code));
     }
 
+    private Optional<Protocol> protocolOf(Batch batch) {
+        return lookup.protocol(batch.done().protocol(), batch.done().protocolVersion(), batch.way());
+    }
+
+    /** The batch, to be changed: others who change it wait, and whoever saw another state of it is told. */
     private Batch batch(String code) {
-        return batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
+        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
+        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
+        return batch;
     }
 
     private Protocol protocolFor(NewBatch wanted) {
         return protocols
-                .version(wanted.protocol(), wanted.protocolVersion() == null ? 1 : wanted.protocolVersion())
-                .orElseThrow(() -> new Problem("protocol", "That way is not in the guide; choose one from the list."));
+                .version(
+                        wanted.done().protocol(),
+                        wanted.done().protocolVersion() == null
+                                ? 1
+                                : wanted.done().protocolVersion())
+                .orElseThrow(
+                        () -> new InvalidField("protocol", "That way is not in the guide; choose one from the list."));
     }
 }

@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 
 /** A check as the batch sheet's history shows it. */
-record CheckView(
+public record CheckView(
         UUID id,
         LocalDate lookedOn,
         LookKind look,
@@ -23,7 +23,8 @@ record CheckView(
         Instant withdrawnAt,
         String withdrawnBy) {
 
-    boolean isWithdrawn() {
+    /** Whether it was taken back. */
+    public boolean isWithdrawn() {
         return withdrawnAt != null;
     }
 }

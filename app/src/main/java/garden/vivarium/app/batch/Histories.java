@@ -1,21 +1,23 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.ShownTable;
 import garden.vivarium.core.evidence.StrikeRate;
+import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Firmness;
+import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Look;
 import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Reading;
-import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SeasonOutlook;
@@ -31,9 +33,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.SortedMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,25 +49,22 @@ class Histories {
 
     private final CheckRepository checks;
     private final ReadingRepository readings;
-    private final TallyRepository tallies;
     private final PottingRepository pottings;
-    private final Evidence evidence;
+    private final ApplicationEventPublisher events;
     private final GuideLookup lookup;
     private final Guide guide;
 
     Histories(
             CheckRepository checks,
             ReadingRepository readings,
-            TallyRepository tallies,
             PottingRepository pottings,
-            Evidence evidence,
+            ApplicationEventPublisher events,
             GuideLookup lookup,
             Guide guide) {
         this.checks = checks;
         this.readings = readings;
-        this.tallies = tallies;
         this.pottings = pottings;
-        this.evidence = evidence;
+        this.events = events;
         this.lookup = lookup;
         this.guide = guide;
     }
@@ -89,7 +88,7 @@ class Histories {
     /**
      * Replays the looks that stand together with others that are not kept.
      *
-     * @throws Refusal if they cannot be true beside what is known
+     * @throws ImpossibleLook if they cannot be true beside what is known
      */
     void tryOn(Batch batch, List<LookCommand> more) {
         List<Look> looks = looks(batch, log(batch));
@@ -117,35 +116,47 @@ class Histories {
     }
 
     MilestoneSigns signs(Batch batch) {
-        return lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method());
+        return lookup.signs(
+                batch.done().protocol(),
+                batch.done().protocolVersion(),
+                batch.done().method());
     }
 
     /** Days since day 0. What was seen after sticking while it slept counts as of the first day. */
     private static int day(Batch batch, LocalDate lookedOn) {
         long sinceStuck = ChronoUnit.DAYS.between(batch.stuckOn(), lookedOn);
-        long since = ChronoUnit.DAYS.between(batch.dayNought(), lookedOn);
+        long since = ChronoUnit.DAYS.between(batch.dayZero(), lookedOn);
         return (int) (sinceStuck <= 0 ? sinceStuck : Math.max(1, since));
     }
 
     /** Rebuilds what is kept of a batch from its readings, in the transaction that changed them. */
     @Transactional(propagation = Propagation.MANDATORY)
     void refresh(Batch batch) {
-        tallies.forget(batch.getId());
-        keep(batch, log(batch));
-        evidence.changed();
+        refresh(batch, false);
     }
 
-    /** The same for a batch that has just been made with these looks by count; evidence is told by whoever makes many. */
+    /** The same, closed at once if nothing more is asked of it. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void refreshNew(Batch batch, List<Check> first) {
-        keep(batch, new CheckLog(first, Map.of()));
+    void refresh(Batch batch, boolean over) {
+        judge(batch, log(batch), over, false);
     }
 
-    private void keep(Batch batch, CheckLog log) {
+    /** The same for a batch that has just been made with these looks by count, closed at once if nothing more is asked of it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void refreshNew(Batch batch, List<Check> first, boolean over) {
+        judge(batch, new CheckLog(first, Map.of()), over, true);
+    }
+
+    /** TreatmentWords anew what is known of a batch, and changes nothing of it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void retell(Batch batch) {
+        tell(batch, replay(batch, log(batch)), false);
+    }
+
+    private void judge(Batch batch, CheckLog log, boolean over, boolean first) {
         List<Check> standing = log.standing();
         MilestoneSigns signs = signs(batch);
         BatchHistory history = replay(batch, log);
-        Tallies ready = store(batch, history);
         LocalDate last = standing.stream()
                 .map(Check::lookedOn)
                 .max(Comparator.naturalOrder())
@@ -159,24 +170,42 @@ class Histories {
                 .filter(p -> !p.state().isEnd() && !p.wasReady())
                 .filter(p -> p.firmness().filter(f -> f == Firmness.FIRM).isPresent())
                 .count();
-        batch.stands(history.counts(), last, knowing, earliestWaiting(batch, history, ready), firm);
-        batch.closed(isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
+        batch.stands(
+                history.counts(),
+                new Progress.Seen(
+                        last, knowing, earliestWaiting(batch, history, history.tallies(Milestone.READY)), firm));
+        if (over) {
+            batch.leave();
+        }
+        batch.closed(over || isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
+        tell(batch, history, first);
     }
 
-    /** Makes the tallies of a batch anew, and nothing else of it: for those that an earlier version kept in another form. */
-    @Transactional(propagation = Propagation.MANDATORY)
-    void retell(Batch batch) {
-        tallies.forget(batch.getId());
-        store(batch, replay(batch, log(batch)));
+    private void tell(Batch batch, BatchHistory history, boolean first) {
+        BatchView view = batch.view();
+        BatchJudged.Life life = view.closedOn() != null
+                ? BatchJudged.Life.OVER
+                : view.isAsleep() ? BatchJudged.Life.ASLEEP : BatchJudged.Life.RUNNING;
+        WayBatch told = new WayBatch(
+                view.way(),
+                view.season(),
+                view.takenOn().isBefore(view.stuckOn()) ? view.taken() : 0,
+                view.stuck(),
+                view.youngPlants() == 0 ? WayBatch.Moved.NONE : settled(batch),
+                signs(batch).firstSign().isPresent() ? history.tallies(Milestone.FIRST_SIGN) : Tallies.none(),
+                history.tallies(Milestone.READY));
+        events.publishEvent(new BatchJudged(batch.getId(), told, life, first));
     }
 
-    /**
-     * What was known of batches by each look that could know.
-     *
-     * @param ready tallies of ready by day of the look
-     * @param firstSign the same of first sign; empty where there is none
-     */
-    record AsKnown(SortedMap<Integer, Tallies> ready, SortedMap<Integer, Tallies> firstSign) {}
+    private WayBatch.Moved settled(Batch batch) {
+        List<PottingView> asked = pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId())).stream()
+                .map(Potting::view)
+                .filter(p -> p.settled() != null && p.youngPlants() > 0)
+                .toList();
+        return new WayBatch.Moved(
+                asked.stream().mapToInt(PottingView::settled).sum(),
+                asked.stream().mapToInt(PottingView::youngPlants).sum());
+    }
 
     /** What was known of stuck batches by each of their looks, read at once. */
     Map<UUID, AsKnown> asKnown(List<Batch> batches) {
@@ -244,21 +273,6 @@ class Histories {
         return looks;
     }
 
-    private Tallies store(Batch batch, BatchHistory history) {
-        Tallies ready = history.tallies(Milestone.READY);
-        store(batch, Milestone.READY, ready);
-        if (signs(batch).firstSign().isPresent()) {
-            store(batch, Milestone.FIRST_SIGN, history.tallies(Milestone.FIRST_SIGN));
-        }
-        return ready;
-    }
-
-    private void store(Batch batch, Milestone milestone, Tallies counted) {
-        tallies.saveAll(counted.counts().entrySet().stream()
-                .map(e -> new TallyRow(batch.getId(), milestone, e.getKey(), e.getValue()))
-                .toList());
-    }
-
     /** The day by which the piece that has waited longest in readiness was seen ready, given how many have been moved. */
     private LocalDate earliestWaiting(Batch batch, BatchHistory history, Tallies ready) {
         int gone = batch.view().moved()
@@ -274,7 +288,7 @@ class Histories {
                         Collections.nCopies(e.getValue().intValue(), e.getKey().by()).stream())
                 .skip(gone)
                 .findFirst()
-                .map(day -> batch.dayNought().plusDays(day))
+                .map(day -> batch.dayZero().plusDays(day))
                 .orElse(null);
     }
 

@@ -7,38 +7,26 @@ import java.time.LocalDate;
 import java.util.UUID;
 
 /**
- * A batch to be made. {@code stuckOn} and {@code stuck} are null while wounds dry; {@code rows} and {@code columns} are null
- * for a loose vessel; what nobody said is null. {@code fromBatchId} is the batch whose
- * pieces were cut again.
+ * A batch to be made.
+ *
+ * @param plant the plant
+ * @param origin where it comes from
+ * @param placeId where it will stand
+ * @param done how it is done
+ * @param taking when pieces were cut and set, and how many
+ * @param vessel what they stand in
+ * @param material what they are like
+ * @param guess what is guessed of it
  */
 public record NewBatch(
         PlantView plant,
-        UUID stockPlantId,
-        UUID fromBatchId,
+        Origin origin,
         UUID placeId,
-        UUID planId,
-        String oldCode,
-        String protocol,
-        Integer protocolVersion,
-        String method,
-        String medium,
-        String treatment,
-        String instead,
-        LocalDate takenOn,
-        int taken,
-        LocalDate stuckOn,
-        Integer stuck,
-        Integer rows,
-        Integer columns,
-        String vessel,
-        StockState stockState,
-        String pieceKind,
-        Integer lengthMm,
-        Integer nodes,
-        boolean rootedOnDay0,
-        int piecesPerPot,
-        Integer hunch,
-        Integer minutes) {
+        HowDone done,
+        Taking taking,
+        Vessel vessel,
+        Material material,
+        Guess guess) {
 
     /** A batch as a protocol has it; what is not said further is as the protocol says or not known. */
     public static Draft by(Protocol protocol) {
@@ -50,82 +38,70 @@ public record NewBatch(
 
         private final Protocol protocol;
         private PlantView plant;
-        private UUID stockPlantId;
-        private UUID fromBatchId;
+        private Origin origin = Origin.UNKNOWN;
         private UUID placeId;
-        private String treatment;
-        private String instead;
-        private LocalDate takenOn;
-        private int taken;
-        private LocalDate stuckOn;
-        private Integer stuck;
-        private Integer rows;
-        private Integer columns;
-        private int piecesPerPot = 1;
-        private Integer hunch;
-        private Integer minutes;
+        private HowDone done;
+        private Taking taking;
+        private Vessel vessel;
+        private Guess guess = Guess.NONE;
         private boolean measured;
-        private UUID planId;
 
         private Draft(Protocol protocol) {
             this.protocol = protocol;
-            this.treatment = String.join(";", protocol.wayTreatment());
+            this.done = HowDone.as(protocol);
+            this.vessel = Vessel.loose(protocol.vessel().words());
         }
 
         /** Of what it is and where it will stand; {@code stockPlant} is null where that is not known. */
         public Draft of(PlantView which, UUID stockPlant, UUID place) {
             plant = which;
-            stockPlantId = stockPlant;
+            origin = new Origin(origin.planId(), stockPlant, origin.fromBatchId(), null);
             placeId = place;
             return this;
         }
 
         /** Planned beforehand. */
         public Draft onPlan(UUID plan) {
-            planId = plan;
+            origin = new Origin(plan, origin.stockPlantId(), origin.fromBatchId(), null);
             return this;
         }
 
         /** Pieces are cut from the young plants of a batch. */
         public Draft cutAgainFrom(UUID batch) {
-            fromBatchId = batch;
+            origin = new Origin(origin.planId(), origin.stockPlantId(), batch, null);
             return this;
         }
 
         public Draft taken(LocalDate day, int pieces) {
-            takenOn = day;
-            taken = pieces;
+            taking = Taking.drying(day, pieces);
             return this;
         }
 
+        /** Set into the medium, after it was said when they were taken. */
         public Draft stuck(LocalDate day, int pieces) {
-            stuckOn = day;
-            stuck = pieces;
+            taking = taking.stuck(day, pieces);
             return this;
         }
 
         public Draft inTray(int trayRows, int trayColumns) {
-            rows = trayRows;
-            columns = trayColumns;
+            vessel = vessel.tray(trayRows, trayColumns);
             return this;
         }
 
         /** Treated otherwise than the protocol says. */
-        public Draft treated(String how, String insteadOf) {
-            treatment = how;
-            instead = insteadOf;
+        public Draft treated(String how, String deviation) {
+            done = done.treated(how, deviation);
             return this;
         }
 
         public Draft perPot(int pieces) {
-            piecesPerPot = pieces;
+            vessel = vessel.perPot(pieces);
             return this;
         }
 
         /** What was guessed of it, and the minutes that it took. */
         public Draft guessed(int makeIt, int worked) {
-            hunch = makeIt;
-            minutes = worked;
+            guess = new Guess(makeIt, worked);
             return this;
         }
 
@@ -136,34 +112,13 @@ public record NewBatch(
         }
 
         public NewBatch made() {
-            return new NewBatch(
-                    plant,
-                    stockPlantId,
-                    fromBatchId,
-                    placeId,
-                    planId,
-                    null,
-                    protocol.key(),
-                    protocol.version(),
-                    protocol.method(),
-                    protocol.medium(),
-                    treatment,
-                    instead,
-                    takenOn,
-                    taken,
-                    stuckOn,
-                    stuck,
-                    rows,
-                    columns,
-                    protocol.vessel().words(),
+            Material material = new Material(
                     measured ? StockState.GROWING : null,
                     protocol.piece().kind(),
                     measured ? protocol.piece().lengthMm().orElse(null) : null,
                     measured ? protocol.piece().nodes().orElse(null) : null,
-                    protocol.firstSign().isEmpty(),
-                    piecesPerPot,
-                    hunch,
-                    minutes);
+                    protocol.firstSign().isEmpty());
+            return new NewBatch(plant, origin, placeId, done, taking, vessel, material, guess);
         }
     }
 }

@@ -1,7 +1,7 @@
 package garden.vivarium.app.batch;
 
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.core.looks.ImpossibleLook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,7 +21,6 @@ public class OldBatches {
     private final BatchMaker maker;
     private final CheckBook book;
     private final Histories histories;
-    private final Evidence evidence;
 
     OldBatches(
             BatchRepository batches,
@@ -29,20 +28,17 @@ public class OldBatches {
             PieceFactRepository facts,
             BatchMaker maker,
             CheckBook book,
-            Histories histories,
-            Evidence evidence) {
+            Histories histories) {
         this.batches = batches;
         this.checks = checks;
         this.facts = facts;
         this.maker = maker;
         this.book = book;
         this.histories = histories;
-        this.evidence = evidence;
     }
 
     /**
-     * Makes a batch of the past with all its looks by count. No more was known of it beforehand than the guide says. When
-     * all are made, {@link #areIn} must be called in the same transaction.
+     * Makes a batch of the past with all its looks by count. No more was known of it beforehand than the guide says.
      *
      * @param over whether nothing more is asked of it: what was ready has long been moved
      */
@@ -51,30 +47,20 @@ public class OldBatches {
         Batch batch = maker.make(
                 wanted,
                 histories.guideOutlook(
-                        wanted.method(), wanted.medium(), wanted.plant().group()),
+                        wanted.done().method(),
+                        wanted.done().medium(),
+                        wanted.plant().group()),
                 false);
-        histories.refreshNew(batch, book.writeFirst(batch, looks));
-        if (over) {
-            close(batch);
-        }
+        histories.refreshNew(batch, book.writeFirst(batch, looks), over);
         return batch.view();
-    }
-
-    /** Tells evidence of the batches made. */
-    @Transactional
-    public void areIn() {
-        evidence.changed();
     }
 
     /** Writes down many looks of one batch at once, replaying only when all are there. */
     @Transactional
     public BatchView addLooks(String code, List<LookCommand> looks, boolean over) {
-        Batch batch = batch(code);
+        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
         book.write(batch, looks);
-        histories.refresh(batch);
-        if (over) {
-            close(batch);
-        }
+        histories.refresh(batch, over);
         return batch.view();
     }
 
@@ -91,7 +77,9 @@ public class OldBatches {
     /** The batch that had this name in the records it came from, or has it as its code. */
     @Transactional(readOnly = true)
     public Optional<BatchView> named(String name) {
-        return batches.findByOldCode(name).or(() -> batches.findByCode(name)).map(Batch::view);
+        return batches.findByOriginOldCode(name)
+                .or(() -> batches.findByCode(name))
+                .map(Batch::view);
     }
 
     /** All batches that had these names in the records they came from. */
@@ -100,7 +88,7 @@ public class OldBatches {
         List<BatchView> found = new ArrayList<>();
         // Databases dislike very long lists of values.
         for (int from = 0; from < names.size(); from += NAMES_AT_ONCE) {
-            batches.findByOldCodeIn(names.subList(from, Math.min(names.size(), from + NAMES_AT_ONCE))).stream()
+            batches.findByOriginOldCodeIn(names.subList(from, Math.min(names.size(), from + NAMES_AT_ONCE))).stream()
                     .map(Batch::view)
                     .forEach(found::add);
         }
@@ -131,22 +119,14 @@ public class OldBatches {
     /**
      * Tries looks on a batch without keeping them.
      *
-     * @throws Refusal if they cannot be true beside what is known
+     * @throws ImpossibleLook if they cannot be true beside what is known
      */
-    @Transactional(readOnly = true, noRollbackFor = Refusal.class)
+    @Transactional(readOnly = true, noRollbackFor = ImpossibleLook.class)
     public void tryLooks(String code, List<LookCommand> looks) {
         histories.tryOn(batch(code), looks);
     }
 
-    private static void close(Batch batch) {
-        BatchView view = batch.view();
-        if (view.readyToMove() > 0) {
-            batch.moved(view.readyToMove(), 0);
-        }
-        batch.closed(view.lastLook() == null ? view.stuckOn() : view.lastLook());
-    }
-
     private Batch batch(String code) {
-        return batches.findByCode(code).orElseThrow(() -> new Missing("no batch " + code));
+        return batches.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
     }
 }

@@ -73,19 +73,8 @@ class PieceReading extends NurseryRow {
         return piece;
     }
 
-    Integer rootMm() {
-        return rootMm;
-    }
-
-    Boolean sideRoots() {
-        return sideRoots;
-    }
-
-    Boolean topGrowth() {
-        return topGrowth;
-    }
-
-    LossCause cause() {
-        return cause;
+    /** What was noted beside the state. */
+    Noted noted() {
+        return new Noted(rootMm, sideRoots, topGrowth, cause);
     }
 }

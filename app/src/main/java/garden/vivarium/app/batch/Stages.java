@@ -1,7 +1,8 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
@@ -46,16 +47,18 @@ class Stages {
         if (batch.protocol() == null || !batch.isStuck()) {
             return Optional.empty();
         }
-        return lookup.protocol(batch).filter(p -> !p.stages().isEmpty()).map(p -> {
-            List<StageClock.Said> all = new ArrayList<>(said);
-            // Old records say nothing of waking: their days are counted from the day stuck.
-            p.clockStage()
-                    .filter(s -> batch.clockOn() != null)
-                    .filter(s ->
-                            all.stream().noneMatch(x -> x.done() && x.stage().equals(s.key())))
-                    .ifPresent(s -> all.add(0, new StageClock.Said(s.key(), batch.clockOn(), true)));
-            return StageClock.of(p.stages(), batch.stuckOn(), all);
-        });
+        return lookup.protocol(batch.protocol(), batch.protocolVersion(), batch.way())
+                .filter(p -> !p.stages().isEmpty())
+                .map(p -> {
+                    List<StageClock.Said> all = new ArrayList<>(said);
+                    // Old records say nothing of waking: their days are counted from the day stuck.
+                    p.clockStage()
+                            .filter(s -> batch.clockOn() != null)
+                            .filter(s -> all.stream()
+                                    .noneMatch(x -> x.done() && x.stage().equals(s.key())))
+                            .ifPresent(s -> all.add(0, new StageClock.Said(s.key(), batch.clockOn(), true)));
+                    return StageClock.of(p.stages(), batch.stuckOn(), all);
+                });
     }
 
     /**
@@ -74,16 +77,16 @@ class Stages {
     /**
      * Writes down that a stage was done, or is not to be seen yet.
      *
-     * @throws Problem if another stage comes next, or the day cannot be
+     * @throws InvalidField if another stage comes next, or the day cannot be
      */
     void say(Batch batch, String stage, LocalDate day, boolean done) {
         BatchView view = batch.view();
         List<StageClock.Said> before = said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of());
         StageClock clock = clock(view, before)
-                .orElseThrow(() -> new Problem("stage", "%s has no such stage.".formatted(view.code())));
+                .orElseThrow(() -> new InvalidField("stage", "%s has no such stage.".formatted(view.code())));
         Protocol.Stage next = clock.next()
                 .filter(s -> s.key().equals(stage))
-                .orElseThrow(() -> new Problem(
+                .orElseThrow(() -> new InvalidField(
                         "stage",
                         "%s waits for something else: %s."
                                 .formatted(
@@ -91,7 +94,7 @@ class Stages {
                                         clock.next().map(Protocol.Stage::act).orElse("nothing more"))));
         today.refuseFuture("saidOn", day);
         if (day.isBefore(clock.since())) {
-            throw new Problem(
+            throw new InvalidField(
                     "saidOn", "It cannot be before %s; give that day or a later one.".formatted(clock.since()));
         }
         stages.save(new BatchStage(

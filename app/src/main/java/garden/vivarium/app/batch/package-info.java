@@ -1,6 +1,9 @@
 /**
- * Batches: sticking, looking, moving on, the batch sheet and bench mode, and the evidence that all batches are. Publishes
- * {@link garden.vivarium.app.batch.Batches} and {@link garden.vivarium.app.batch.Evidence}. Uses {@code stock}, {@code
- * people} and {@code platform}.
+ * What happens to pieces, and is written down: sticking, looking, moving on, taking back. Publishes what is done ({@link
+ * garden.vivarium.app.batch.Batches}), what is read ({@link garden.vivarium.app.batch.BatchBook}) and, in the same transaction,
+ * what that tells ({@link garden.vivarium.app.batch.BatchJudged}).
  */
+@ApplicationModule(allowedDependencies = {"guide", "stock", "people", "platform"})
 package garden.vivarium.app.batch;
+
+import org.springframework.modulith.ApplicationModule;

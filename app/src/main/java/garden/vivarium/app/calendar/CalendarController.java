@@ -1,8 +1,8 @@
 package garden.vivarium.app.calendar;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.NotFound;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -50,7 +50,7 @@ class CalendarController {
 
     @PostMapping
     String make(@RequestParam(required = false) String name, RedirectAttributes next) {
-        return Deeds.tell(next, "/calendar", () -> {
+        return FormActions.run(next, "/calendar", () -> {
             next.addFlashAttribute(
                     "address",
                     ServletUriComponentsBuilder.fromCurrentContextPath()
@@ -71,7 +71,7 @@ class CalendarController {
     /** Whoever holds a private address needs no sign-in; the address is the key. */
     @GetMapping("/feed/{token:[A-Za-z0-9_-]{20,80}}.ics")
     ResponseEntity<String> feed(@PathVariable String token) {
-        UUID of = feeds.nurseryOf(token).orElseThrow(() -> new Missing("no such calendar"));
+        UUID of = feeds.nurseryOf(token).orElseThrow(() -> new NotFound("no such calendar"));
         return ResponseEntity.ok().contentType(CALENDAR).body(nursery.workingFor(of, calendar::text));
     }
 }

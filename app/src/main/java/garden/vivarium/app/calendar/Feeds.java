@@ -1,8 +1,8 @@
 package garden.vivarium.app.calendar;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import java.nio.charset.StandardCharsets;
@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Feeds {
 
-    private static final int MOST = 20;
+    private static final int MOST_FEEDS = 20;
     private static final int TOKEN_BYTES = 32;
 
     private final FeedRepository feeds;
@@ -42,15 +42,15 @@ class Feeds {
      * Makes an address.
      *
      * @return its secret part, which is not kept and cannot be shown again
-     * @throws Problem if the name is empty or long, or there are many already
+     * @throws InvalidField if the name is empty or long, or there are many already
      */
     @Transactional
     String make(String name) {
         if (name == null || name.isBlank() || name.length() > 80) {
-            throw new Problem("name", "Say for which calendar, in 1 to 80 characters.");
+            throw new InvalidField("name", "Say for which calendar, in 1 to 80 characters.");
         }
-        if (list().stream().filter(f -> !f.withdrawn()).count() >= MOST) {
-            throw new Problem("name", "There are %d addresses already; withdraw one first.".formatted(MOST));
+        if (list().stream().filter(f -> !f.withdrawn()).count() >= MOST_FEEDS) {
+            throw new InvalidField("name", "There are %d addresses already; withdraw one first.".formatted(MOST_FEEDS));
         }
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);
@@ -68,7 +68,7 @@ class Feeds {
     /** Withdraws an address; whoever holds it gets nothing more. */
     @Transactional
     void withdraw(UUID id) {
-        feeds.findById(id).orElseThrow(() -> new Missing("no such address")).withdraw(today.now());
+        feeds.findById(id).orElseThrow(() -> new NotFound("no such address")).withdraw(today.now());
     }
 
     /** The nursery whose calendar an address opens; it is asked before anybody's nursery is known. */

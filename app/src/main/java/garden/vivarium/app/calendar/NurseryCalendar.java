@@ -1,7 +1,7 @@
 package garden.vivarium.app.calendar;
 
-import garden.vivarium.app.batch.BatchReads;
-import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.plan.PlanView;
@@ -44,15 +44,15 @@ class NurseryCalendar {
 
     private static final int DAYS_AHEAD = 400;
 
-    private final BatchReads batches;
+    private final Benches benches;
     private final Plans plans;
     private final PromiseBook promises;
     private final CareBook care;
     private final Stock stock;
     private final Today today;
 
-    NurseryCalendar(BatchReads batches, Plans plans, PromiseBook promises, CareBook care, Stock stock, Today today) {
-        this.batches = batches;
+    NurseryCalendar(Benches benches, Plans plans, PromiseBook promises, CareBook care, Stock stock, Today today) {
+        this.benches = benches;
         this.plans = plans;
         this.promises = promises;
         this.care = care;
@@ -95,7 +95,7 @@ class NurseryCalendar {
     private List<Entry> entries() {
         List<Entry> entries = new ArrayList<>();
         LocalDate until = today.date().plusDays(DAYS_AHEAD);
-        for (BatchReads.Row row : batches.open()) {
+        for (Benches.Row row : benches.open()) {
             row.tasks().stream()
                     .filter(t -> !t.due().isAfter(until))
                     .map(t -> entry(t, row.place().name()))

@@ -1,2 +1,5 @@
-/** The round and the plans as a calendar: a download, and private addresses that can be withdrawn. Uses {@code batch}, {@code plan}, {@code promise}, {@code care}, {@code stock} and {@code platform}. */
+/** The round and the plans as a calendar: a download, and private addresses that can be withdrawn. */
+@ApplicationModule(allowedDependencies = {"promise", "plan", "bench", "batch", "care", "stock", "platform"})
 package garden.vivarium.app.calendar;
+
+import org.springframework.modulith.ApplicationModule;

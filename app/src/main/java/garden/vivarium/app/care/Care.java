@@ -1,10 +1,12 @@
 package garden.vivarium.app.care;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.Seen;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -35,6 +37,9 @@ class Care extends NurseryRow {
     private UUID course;
     private String personName;
     private Instant madeAt;
+
+    @Version
+    private long version;
 
     protected Care() {}
 
@@ -89,6 +94,16 @@ class Care extends NurseryRow {
                 outcome,
                 outcomeOn,
                 course,
-                personName);
+                personName,
+                Seen.mark(mark(), version));
+    }
+
+    /** Its name in the marks of forms. */
+    String mark() {
+        return "care " + getId();
+    }
+
+    long version() {
+        return version;
     }
 }

@@ -1,8 +1,9 @@
 package garden.vivarium.app.care;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import java.time.LocalDate;
@@ -23,11 +24,13 @@ public class CareBook {
 
     private final CareRepository cares;
     private final CurrentNursery nursery;
+    private final Seen seen;
     private final Today today;
 
-    CareBook(CareRepository cares, CurrentNursery nursery, Today today) {
+    CareBook(CareRepository cares, CurrentNursery nursery, Seen seen, Today today) {
         this.cares = cares;
         this.nursery = nursery;
+        this.seen = seen;
         this.today = today;
     }
 
@@ -35,12 +38,12 @@ public class CareBook {
      * Writes down care that was done.
      *
      * @param askAfter days after which to ask whether it worked; 0 for never
-     * @throws Problem if nothing is said, or it is dated ahead
+     * @throws InvalidField if nothing is said, or it is dated ahead
      */
     @Transactional
     public CareView did(Subject subject, String what, String symptom, String cause, LocalDate day, int askAfter) {
         if (what == null || what.isBlank() || what.length() > LONGEST) {
-            throw new Problem("what", "Say what was done, in 1 to %d characters.".formatted(LONGEST));
+            throw new InvalidField("what", "Say what was done, in 1 to %d characters.".formatted(LONGEST));
         }
         today.refuseFuture("doneOn", day);
         Care care = new Care(subject, what.strip(), symptom, cause, null, today.now());
@@ -114,8 +117,21 @@ public class CareBook {
         return told;
     }
 
+    /** The care, for whoever changes it; whoever saw another state of it is told. */
     private Care care(UUID id) {
-        return cares.findById(id).orElseThrow(() -> new Missing("no such care"));
+        Care care = cares.findById(id).orElseThrow(() -> new NotFound("no such care"));
+        seen.check(care.mark(), care.version(), () -> {
+            CareView now = care.view();
+            return now.outcome() != null
+                    ? "%s: %s; somebody said: %s."
+                            .formatted(
+                                    now.subject().code(),
+                                    now.what(),
+                                    now.outcome().words())
+                    : "%s: %s, done on %s by %s."
+                            .formatted(now.subject().code(), now.what(), now.doneOn(), now.person());
+        });
+        return care;
     }
 
     private String person() {

@@ -1,6 +1,6 @@
 package garden.vivarium.app.demo;
 
-import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookCommand;
@@ -14,7 +14,7 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.simulate.SimulatedBatch;
-import garden.vivarium.core.simulate.Truth;
+import garden.vivarium.core.simulate.TrueRates;
 import garden.vivarium.core.timing.Hemisphere;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.persistence.EntityManager;
@@ -44,21 +44,16 @@ class DemoBatches {
     private static final int GUESSED_EVERY = 3;
 
     private final OldBatches oldBatches;
-    private final BatchReads reads;
+    private final BatchBook book;
     private final Today today;
     private final EntityManager entities;
 
     DemoBatches(
-            Stock stock,
-            Batches batches,
-            OldBatches oldBatches,
-            BatchReads reads,
-            Today today,
-            EntityManager entities) {
+            Stock stock, Batches batches, OldBatches oldBatches, BatchBook book, Today today, EntityManager entities) {
         this.stock = stock;
         this.batches = batches;
         this.oldBatches = oldBatches;
-        this.reads = reads;
+        this.book = book;
         this.today = today;
         this.entities = entities;
     }
@@ -126,7 +121,7 @@ class DemoBatches {
     private BatchView look(BatchView batch, Planned p, PlaceView place, RandomDataGenerator random) {
         // Growers read a tray by piece now and then, and count it at a glance the rest of the time.
         boolean byPiece = batch.isTray() && (!p.past() || random.nextInt(0, 2) == 0);
-        List<LookCommand> looks = looks(p, place, batch.dayNought(), byPiece, random);
+        List<LookCommand> looks = looks(p, place, batch.dayZero(), byPiece, random);
         if (looks.isEmpty()) {
             return batch;
         }
@@ -151,7 +146,7 @@ class DemoBatches {
         double slow = p.speed() * protocol.season().slowing(begin, place.climate(), Hemisphere.NORTH);
         double poor = protocol.season().thinning(begin, place.climate(), Hemisphere.NORTH);
         SimulatedBatch truth = SimulatedBatch.draw(
-                new Truth(
+                new TrueRates(
                         p.rate() * poor,
                         RHO,
                         TAU,
@@ -185,7 +180,7 @@ class DemoBatches {
 
     /** What was to be done or seen in between was done on its day. */
     private void stages(BatchView batch, Protocol protocol) {
-        LocalDate since = batch.dayNought();
+        LocalDate since = batch.dayZero();
         for (Protocol.Stage stage : protocol.stages()) {
             if (!stage.startsClock()) {
                 since = since.plusDays(stage.after()
@@ -224,10 +219,7 @@ class DemoBatches {
         int settled = (int) Math.round(made * random.nextUniform(0.88, 1));
         LocalDate seen = day.plusDays(14);
         batches.settle(
-                b.code(),
-                reads.pottings(b.id()).get(0).id(),
-                seen.isAfter(today.date()) ? today.date() : seen,
-                settled);
+                b.code(), book.pottings(b.id()).get(0).id(), seen.isAfter(today.date()) ? today.date() : seen, settled);
     }
 
     private static int youngPlants(Protocol protocol, int pieces) {

@@ -72,7 +72,7 @@ public class DemoNursery {
     }
 
     /** Makes the nursery unless it is there already: whole or not at all. */
-    public void fillOnce() {
+    public synchronized void fillOnce() {
         if (people.nurseryOf(SIGN_IN).isPresent()) {
             return;
         }
@@ -185,7 +185,7 @@ public class DemoNursery {
             List<StockPlantView> family = mothers.get(k.plant());
             UUID youngest = family.get(family.size() - 1).id();
             BatchView from = over.stream()
-                    .filter(b -> b.stockPlantId().equals(youngest))
+                    .filter(b -> b.origin().stockPlantId().equals(youngest))
                     .reduce((a, b) -> b)
                     .orElseGet(() -> over.get(over.size() - 1));
             for (int i = 0; i < k.count(); i++) {

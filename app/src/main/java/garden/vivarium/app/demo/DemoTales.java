@@ -7,8 +7,8 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.needs.Stores;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.plan.Stores;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.promise.Promises;
 import garden.vivarium.app.stock.PlaceView;
@@ -30,6 +30,8 @@ import org.springframework.stereotype.Component;
 /** What else happened at the sample nursery: families, care, looks at stock plants, a protocol of its own. */
 @Component
 class DemoTales {
+
+    private static final int SURE = 90;
 
     private static final int TOLD_OF_REST = 2;
 
@@ -96,7 +98,7 @@ class DemoTales {
         Protocol p = guide.protocol(recut.protocol()).orElseThrow();
         LocalDate day = today.date().minusDays(recut.ago());
         batches.make(NewBatch.by(p)
-                .of(mother.plant(), batch.stockPlantId(), place.id())
+                .of(mother.plant(), batch.origin().stockPlantId(), place.id())
                 .cutAgainFrom(batch.id())
                 .taken(day, recut.pieces())
                 .stuck(day, recut.pieces())
@@ -131,7 +133,8 @@ class DemoTales {
     /** A plan for later. */
     void plan(DemoBook.Planned p, StockPlantView mother) {
         LocalDate day = today.date();
-        plans.commit(mother.id(), p.plants(), day.plusDays(p.inDays()), day.plusDays(p.startIn()), p.protocol());
+        plans.commit(new Plans.Request(mother.id(), p.protocol(), day.plusDays(p.startIn()), day.plusDays(p.inDays()))
+                .of(p.plants(), SURE));
     }
 
     /** Plants are promised, and each promise draws on what is free. */

@@ -1,2 +1,6 @@
-/** The sample nursery: Cold Slipway, on an island that never was. Uses every other module; none uses it. */
+/** The sample nursery: Cold Slipway, on an island that never was. No module uses it. */
+@ApplicationModule(
+        allowedDependencies = {"promise", "needs", "plan", "batch", "care", "guide", "stock", "people", "platform"})
 package garden.vivarium.app.demo;
+
+import org.springframework.modulith.ApplicationModule;

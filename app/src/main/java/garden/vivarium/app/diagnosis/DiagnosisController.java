@@ -2,8 +2,8 @@ package garden.vivarium.app.diagnosis;
 
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
-import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Symptom;
@@ -56,7 +56,7 @@ class DiagnosisController {
             Symptom symptom = offered.stream()
                     .filter(s -> s.key().equals(seen))
                     .findFirst()
-                    .orElseThrow(() -> new Missing("no such sign"));
+                    .orElseThrow(() -> new NotFound("no such sign"));
             Diagnosis diagnosis = Diagnosis.of(symptom, patient.circumstances());
             model.addAttribute("diagnosis", diagnosis);
             model.addAttribute("guide", guide);
@@ -72,14 +72,14 @@ class DiagnosisController {
             @RequestParam int cause,
             RedirectAttributes next) {
         Patient patient = patients.of(batch, stock);
-        Symptom symptom = guide.symptom(seen).orElseThrow(() -> new Missing("no such sign"));
+        Symptom symptom = guide.symptom(seen).orElseThrow(() -> new NotFound("no such sign"));
         if (cause < 0
                 || cause >= symptom.causes().size()
                 || symptom.causes().get(cause).normal()) {
-            throw new Missing("nothing to log there");
+            throw new NotFound("nothing to log there");
         }
         Symptom.Cause chosen = symptom.causes().get(cause);
-        return Deeds.tell(next, patient.subject().sheet(), () -> {
+        return FormActions.run(next, patient.subject().sheet(), () -> {
             care.did(patient.subject(), chosen.care(), seen, chosen.cause(), today.date(), chosen.askAfter());
             return "Logged: %s. In %d days the round asks whether it worked."
                     .formatted(chosen.care(), chosen.askAfter());

@@ -1,10 +1,10 @@
 package garden.vivarium.app.diagnosis;
 
-import garden.vivarium.app.batch.BatchReads;
-import garden.vivarium.app.batch.BatchSheet;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.bench.BatchSheet;
+import garden.vivarium.app.bench.Sheets;
 import garden.vivarium.app.care.Subject;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -22,16 +22,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class Patients {
 
-    private static final double MOST = 0.9;
+    private static final double MOST_OF_THEM = 0.9;
     private static final Set<String> DRY_MEDIA =
             Set.of("coarse grit", "pumice", "gritty mix", "sand", "laid on the surface", "bark");
 
-    private final BatchReads batches;
+    private final Sheets sheets;
     private final Stock stock;
     private final Today today;
 
-    Patients(BatchReads batches, Stock stock, Today today) {
-        this.batches = batches;
+    Patients(Sheets sheets, Stock stock, Today today) {
+        this.sheets = sheets;
         this.stock = stock;
         this.today = today;
     }
@@ -39,18 +39,18 @@ class Patients {
     /**
      * The batch of the code or the stock plant of the id.
      *
-     * @throws Missing if neither is here
+     * @throws NotFound if neither is here
      */
     @Transactional(readOnly = true)
     public Patient of(String batch, UUID stockPlant) {
-        return batch != null ? ofBatch(batches.sheet(batch)) : ofStock(stockPlant);
+        return batch != null ? ofBatch(sheets.of(batch)) : ofStock(stockPlant);
     }
 
     private Patient ofStock(UUID id) {
         if (id == null) {
-            throw new Missing("say on what it is seen");
+            throw new NotFound("say on what it is seen");
         }
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         return new Patient(
                 new Subject(
                         Subject.Kind.STOCK,
@@ -72,11 +72,12 @@ class Patients {
             so.add(Circumstance.WATER);
         }
         String cover = sheet.protocol().map(p -> p.cover()).orElse("");
-        boolean open =
-                cover.startsWith("none") || cover.isEmpty() || b.treatment().contains("open");
+        boolean open = cover.startsWith("none")
+                || cover.isEmpty()
+                || b.way().treatment().contains("open");
         so.add(open || DRY_MEDIA.contains(b.medium()) ? Circumstance.DRY : Circumstance.CLOSED);
         facts.add("In %s; cover: %s.".formatted(b.medium(), cover.isEmpty() ? "not said" : cover));
-        if (b.treatment().contains("callus")) {
+        if (b.way().treatment().contains("callus")) {
             so.add(Circumstance.FLESHY);
             facts.add("Its wounds were dried first.");
         }
@@ -87,7 +88,7 @@ class Patients {
         if (b.isStuck() && !b.isAsleep()) {
             int day = b.age(today.date());
             double there = sheet.outlook().in(b.season()).ready().by(day);
-            so.add(there < MOST ? Circumstance.EARLY : Circumstance.LATE);
+            so.add(there < MOST_OF_THEM ? Circumstance.EARLY : Circumstance.LATE);
             facts.add(String.format(
                     Locale.ROOT,
                     "Day %d: of those that will be ready, %.0f%% usually are by now.%s",

@@ -1,5 +1,6 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.core.UnknownWord;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -18,12 +19,13 @@ import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.springframework.util.StringUtils;
 
 /** A CSV file with a header, its lines, and what is wrong with them. */
 final class Csv {
 
-    private final List<BadLine> faults = new ArrayList<>();
-    private final List<Line> lines = new ArrayList<>();
+    private final List<InvalidLine> faults = new ArrayList<>();
+    private final List<CsvLine> lines = new ArrayList<>();
 
     private Csv() {}
 
@@ -62,16 +64,16 @@ final class Csv {
         return csv;
     }
 
-    List<Line> lines() {
+    List<CsvLine> lines() {
         return lines;
     }
 
-    List<BadLine> faults() {
+    List<InvalidLine> faults() {
         return faults;
     }
 
     void fault(long line, String column, String fault, String remedy) {
-        faults.add(new BadLine(line, column, fault, remedy));
+        faults.add(new InvalidLine(line, column, fault, remedy));
     }
 
     private void checkHeader(List<String> header, Set<String> required, Set<String> optional) {
@@ -111,16 +113,16 @@ final class Csv {
             for (int i = 0; i < header.size(); i++) {
                 values.put(header.get(i), record.get(i));
             }
-            lines.add(new Line(number, values));
+            lines.add(new CsvLine(number, values));
         }
     }
 
     /** One line, whose values are read with the fault noted where they cannot be. */
-    final class Line {
+    final class CsvLine {
         private final long number;
         private final Map<String, String> values;
 
-        private Line(long number, Map<String, String> values) {
+        private CsvLine(long number, Map<String, String> values) {
             this.number = number;
             this.values = values;
         }
@@ -184,9 +186,8 @@ final class Csv {
             return text(column, 80).flatMap(v -> {
                 try {
                     return Optional.of(reading.apply(v));
-                } catch (IllegalArgumentException e) {
-                    String[] parts = e.getMessage().split("; ", 2);
-                    bad(column, capital(parts[0]) + ".", parts.length > 1 ? capital(parts[1]) + "." : "");
+                } catch (UnknownWord e) {
+                    bad(column, StringUtils.capitalize(e.fault()) + ".", StringUtils.capitalize(e.remedy()) + ".");
                     return Optional.empty();
                 }
             });
@@ -195,9 +196,5 @@ final class Csv {
         void bad(String column, String fault, String remedy) {
             fault(number, column, fault, remedy);
         }
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

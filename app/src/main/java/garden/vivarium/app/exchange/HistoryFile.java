@@ -1,11 +1,15 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.core.Limits;
+import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.Look;
 import garden.vivarium.core.looks.MilestoneSigns;
-import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -21,6 +25,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * {@code history.csv}: batches by count, one line a batch and look. Everything that can be said of the file alone is checked
@@ -29,17 +34,18 @@ import java.util.Set;
  * @param batches batches of the file, in the order in which they appear
  * @param faults every bad line; nothing may be kept while there is one
  */
-record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
+record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
 
     private static final Set<String> REQUIRED =
             ordered("batch", "plant", "method", "medium", "stuck_on", "stuck", "looked_on", "ready", "lost");
     private static final Set<String> OPTIONAL = ordered(
             "group", "stock", "treatment", "taken_on", "taken", "look", "first_sign", "sent", "young_plants", "note");
-    private static final int MOST = 2000;
 
     HistoryFile {
         batches = List.copyOf(batches);
-        faults = faults.stream().sorted(Comparator.comparingLong(BadLine::line)).toList();
+        faults = faults.stream()
+                .sorted(Comparator.comparingLong(InvalidLine::line))
+                .toList();
     }
 
     /** A batch of the file. What the file does not say is null. */
@@ -80,7 +86,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
         Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
         Map<String, OldBatch> batches = new LinkedHashMap<>();
         Set<String> faulty = new HashSet<>();
-        for (Csv.Line line : csv.lines()) {
+        for (Csv.CsvLine line : csv.lines()) {
             int before = csv.faults().size();
             readLine(line, guide, today, csv, batches);
             if (csv.faults().size() > before) {
@@ -95,52 +101,54 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
         return new HistoryFile(new ArrayList<>(batches.values()), csv.faults());
     }
 
-    private static void readLine(Csv.Line line, Guide guide, LocalDate today, Csv csv, Map<String, OldBatch> batches) {
+    private static String groupOf(String word, Guide guide) {
+        return guide.group(word)
+                .map(PlantGroup::key)
+                .orElseThrow(() -> new UnknownWord(
+                        "“%s” is no plant group".formatted(word),
+                        "use one of: "
+                                + guide.groups().stream().map(PlantGroup::key).collect(Collectors.joining(", "))));
+    }
+
+    private static String methodOf(String word, Guide guide) {
+        return guide.method(word)
+                .map(Method::name)
+                .orElseThrow(() -> new UnknownWord(
+                        "“%s” is no method of the guide".formatted(word), "the Shed lists them, such as tip cutting"));
+    }
+
+    private static String mediumOf(String word, Guide guide) {
+        return guide.medium(word)
+                .orElseThrow(() -> new UnknownWord(
+                        "“%s” is no medium of the guide".formatted(word), "the Shed lists them, such as perlite"));
+    }
+
+    private static void readLine(
+            Csv.CsvLine line, Guide guide, LocalDate today, Csv csv, Map<String, OldBatch> batches) {
         int before = csv.faults().size();
         Optional<String> name = line.needed("batch", 80);
         Optional<String> plant = line.needed("plant", 120);
-        Optional<String> group = line.word(
-                "group",
-                g -> guide.group(g)
-                        .orElseThrow(() -> new IllegalArgumentException("“%s” is no plant group; use one of: %s"
-                                .formatted(
-                                        g,
-                                        String.join(
-                                                ", ",
-                                                guide.groups().stream()
-                                                        .map(k -> k.key())
-                                                        .toList()))))
-                        .key());
+        Optional<String> group = line.word("group", g -> groupOf(g, guide));
         line.needed("method", 80);
-        Optional<String> method = line.word(
-                "method",
-                m -> guide.method(m)
-                        .orElseThrow(() -> new IllegalArgumentException(
-                                "“%s” is no method of the guide; the Shed lists them, such as tip cutting"
-                                        .formatted(m)))
-                        .name());
+        Optional<String> method = line.word("method", m -> methodOf(m, guide));
         line.needed("medium", 80);
-        Optional<String> medium = line.word(
-                "medium",
-                m -> guide.medium(m)
-                        .orElseThrow(() -> new IllegalArgumentException(
-                                "“%s” is no medium of the guide; the Shed lists them, such as perlite".formatted(m))));
+        Optional<String> medium = line.word("medium", m -> mediumOf(m, guide));
         line.needed("stuck_on", 40);
         Optional<LocalDate> stuckOn = notAhead(line, "stuck_on", today);
         line.needed("stuck", 40);
-        Optional<Integer> stuck = line.number("stuck", 1, MOST);
+        Optional<Integer> stuck = line.number("stuck", 1, Limits.MOST_PIECES);
         line.needed("looked_on", 40);
         Optional<LocalDate> lookedOn = notAhead(line, "looked_on", today);
         line.needed("ready", 40);
-        Optional<Integer> ready = line.number("ready", 0, MOST);
+        Optional<Integer> ready = line.number("ready", 0, Limits.MOST_PIECES);
         line.needed("lost", 40);
-        Optional<Integer> lost = line.number("lost", 0, MOST);
-        Optional<Integer> sent = line.number("sent", 0, MOST);
-        Optional<Integer> firstSign = line.number("first_sign", 0, MOST);
+        Optional<Integer> lost = line.number("lost", 0, Limits.MOST_PIECES);
+        Optional<Integer> sent = line.number("sent", 0, Limits.MOST_PIECES);
+        Optional<Integer> firstSign = line.number("first_sign", 0, Limits.MOST_PIECES);
         Optional<Integer> young = line.number("young_plants", 0, 100_000);
         Optional<LookKind> look = line.word("look", LookKind::of);
         Optional<LocalDate> takenOn = notAhead(line, "taken_on", today);
-        Optional<Integer> taken = line.number("taken", 1, MOST);
+        Optional<Integer> taken = line.number("taken", 1, Limits.MOST_PIECES);
         Optional<String> stock = line.text("stock", 120);
         Optional<String> treatment = line.text("treatment", 300);
         Optional<String> note = line.text("note", 500);
@@ -185,7 +193,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
                         note.orElse(null)));
     }
 
-    private static Optional<LocalDate> notAhead(Csv.Line line, String column, LocalDate today) {
+    private static Optional<LocalDate> notAhead(Csv.CsvLine line, String column, LocalDate today) {
         Optional<LocalDate> day = line.day(column);
         if (day.filter(d -> d.isAfter(today)).isPresent()) {
             line.bad(column, "%s is still to come.".formatted(day.get()), "Give today or an earlier day.");
@@ -194,7 +202,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
         return day;
     }
 
-    private static void checkSame(Csv.Line line, OldBatch known, OldBatch read) {
+    private static void checkSame(Csv.CsvLine line, OldBatch known, OldBatch read) {
         differs(line, "plant", known.plant(), read.plant(), known);
         differs(line, "method", known.method(), read.method(), known);
         differs(line, "medium", known.medium(), read.medium(), known);
@@ -203,7 +211,7 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
         differs(line, "stuck", known.stuck(), read.stuck(), known);
     }
 
-    private static void differs(Csv.Line line, String column, Object known, Object read, OldBatch batch) {
+    private static void differs(Csv.CsvLine line, String column, Object known, Object read, OldBatch batch) {
         if (!Objects.equals(known, read)) {
             line.bad(
                     column,
@@ -238,8 +246,8 @@ record HistoryFile(List<OldBatch> batches, List<BadLine> faults) {
                     look.sent()));
             try {
                 BatchHistory.replay(batch.stuck(), signs, looks);
-            } catch (Refusal r) {
-                csv.faults().add(BadLine.of(look.line(), "—", r));
+            } catch (ImpossibleLook r) {
+                csv.faults().add(InvalidLine.of(look.line(), "—", r));
                 looks.remove(looks.size() - 1);
             }
         }

@@ -1,13 +1,19 @@
 package garden.vivarium.app.exchange;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Guess;
+import garden.vivarium.app.batch.HowDone;
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.Material;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.OldBatches.Fate;
+import garden.vivarium.app.batch.Origin;
+import garden.vivarium.app.batch.Taking;
+import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.exchange.HistoryFile.OldBatch;
 import garden.vivarium.app.exchange.HistoryFile.OldLook;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
@@ -15,7 +21,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.timing.Climate;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
@@ -62,10 +68,10 @@ class HistoryRecords implements RecordKind {
     @Override
     public Preview preview(String fileName, String text) {
         HistoryFile file = HistoryFile.read(text, guide, today.date());
-        List<BadLine> faults = new ArrayList<>(file.faults());
-        List<Preview.Line> makes = new ArrayList<>();
-        List<Preview.Line> grows = new ArrayList<>();
-        List<Preview.Line> held = new ArrayList<>();
+        List<InvalidLine> faults = new ArrayList<>(file.faults());
+        List<Preview.PreviewRow> makes = new ArrayList<>();
+        List<Preview.PreviewRow> grows = new ArrayList<>();
+        List<Preview.PreviewRow> held = new ArrayList<>();
         if (faults.isEmpty()) {
             Set<String> plants = stock.plants().stream()
                     .map(p -> p.name().toLowerCase(Locale.ROOT))
@@ -88,7 +94,7 @@ class HistoryRecords implements RecordKind {
     @Override
     public int keep(String text) {
         HistoryFile file = HistoryFile.read(text, guide, today.date());
-        List<BadLine> faults = new ArrayList<>(file.faults());
+        List<InvalidLine> faults = new ArrayList<>(file.faults());
         Map<String, BatchView> known = known(file);
         Map<String, PlantView> plants = new HashMap<>();
         Map<String, Optional<StockPlantView>> parents = new HashMap<>();
@@ -98,7 +104,7 @@ class HistoryRecords implements RecordKind {
             BatchView same = known.get(b.name());
             List<OldLook> looks = same == null ? b.looks() : newLooks(b, same, faults);
             if (!faults.isEmpty()) {
-                throw new Missing("the nursery has changed since the preview; look the file through again");
+                throw new NotFound("the nursery has changed since the preview; look the file through again");
             }
             if (looks.isEmpty()) {
                 continue;
@@ -121,24 +127,23 @@ class HistoryRecords implements RecordKind {
             entities.flush();
             entities.clear();
         }
-        batches.areIn();
         return kept;
     }
 
     private Map<String, BatchView> known(HistoryFile file) {
         return batches.ofOldNames(file.batches().stream().map(OldBatch::name).toList()).stream()
-                .collect(Collectors.toMap(BatchView::oldCode, Function.identity()));
+                .collect(Collectors.toMap(b -> b.origin().oldCode(), Function.identity()));
     }
 
     /** The looks of a batch that are not held yet; a look that says other than what is held is a fault. */
-    private List<OldLook> newLooks(OldBatch b, BatchView held, List<BadLine> faults) {
+    private List<OldLook> newLooks(OldBatch b, BatchView held, List<InvalidLine> faults) {
         if (!held.stuckOn().equals(b.stuckOn())
                 || held.stuck() != b.stuck()
                 || !stock.isSamePlant(held.plant(), b.plant())
                 || !held.method().equals(b.method())
                 || !held.medium().equals(b.medium())
-                || !held.treatment().equals(b.treatment())) {
-            faults.add(new BadLine(
+                || !held.way().treatment().equals(b.treatment())) {
+            faults.add(new InvalidLine(
                     b.line(),
                     "batch",
                     "A batch of this name is held as %s, and differs: %s, %s, %d stuck on %s."
@@ -154,7 +159,7 @@ class HistoryRecords implements RecordKind {
             if (same == null) {
                 more.add(look);
             } else if (!same.counts().equals(counted(look))) {
-                faults.add(new BadLine(
+                faults.add(new InvalidLine(
                         look.line(),
                         "looked_on",
                         "%s holds other counts for %s: %d ready, %d lost."
@@ -170,11 +175,11 @@ class HistoryRecords implements RecordKind {
     }
 
     /** Tries new looks beside all that is held, so that keeping them cannot fail. */
-    private void tryOn(BatchView held, OldBatch b, List<OldLook> more, List<BadLine> faults) {
+    private void tryOn(BatchView held, OldBatch b, List<OldLook> more, List<InvalidLine> faults) {
         try {
             batches.tryLooks(held.code(), commands(b, more, true));
-        } catch (Refusal r) {
-            faults.add(BadLine.of(more.get(0).line(), "—", r));
+        } catch (ImpossibleLook r) {
+            faults.add(InvalidLine.of(more.get(0).line(), "—", r));
         }
     }
 
@@ -184,32 +189,19 @@ class HistoryRecords implements RecordKind {
                 .filter(p -> p.groups().contains(plant.group()));
         return new NewBatch(
                 plant,
-                from.map(StockPlantView::id).orElse(null),
-                null,
+                new Origin(null, from.map(StockPlantView::id).orElse(null), null, b.name()),
                 from.map(s -> s.place().id()).orElse(oldPlace),
-                null,
-                b.name(),
-                protocol.map(Protocol::key).orElse(null),
-                protocol.map(Protocol::version).orElse(null),
-                b.method(),
-                b.medium(),
-                b.treatment(),
-                null,
-                b.takenOn(),
-                b.taken(),
-                b.stuckOn(),
-                b.stuck(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                false,
-                1,
-                null,
-                null);
+                new HowDone(
+                        protocol.map(Protocol::key).orElse(null),
+                        protocol.map(Protocol::version).orElse(null),
+                        b.method(),
+                        b.medium(),
+                        b.treatment(),
+                        null),
+                new Taking(b.takenOn(), b.taken(), b.stuckOn(), b.stuck()),
+                Vessel.loose(null),
+                Material.UNKNOWN,
+                Guess.NONE);
     }
 
     private String groupOf(OldBatch b) {
@@ -240,9 +232,9 @@ class HistoryRecords implements RecordKind {
         return new LookCommand.Counted(l.firstSign(), l.ready(), l.lost(), l.sent(), l.youngPlants());
     }
 
-    private static Preview.Line line(OldBatch b, int looks, boolean newPlant) {
+    private static Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
         Way way = new Way(b.plant(), "", b.method(), b.medium(), b.treatment());
-        return new Preview.Line(
+        return new Preview.PreviewRow(
                 b.name(),
                 b.plant(),
                 way.words(),

@@ -6,9 +6,9 @@ import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.OldBatches.Fate;
 import garden.vivarium.app.exchange.PiecesFile.PieceLine;
 import garden.vivarium.app.exchange.PiecesFile.PieceLook;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.looks.ImpossibleLook;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -43,14 +43,14 @@ class PieceRecords implements RecordKind {
     @Override
     public Preview preview(String fileName, String text) {
         PiecesFile file = PiecesFile.read(text, today.date());
-        List<BadLine> faults = new ArrayList<>(file.faults());
-        List<Preview.Line> grows = new ArrayList<>();
-        List<Preview.Line> held = new ArrayList<>();
+        List<InvalidLine> faults = new ArrayList<>(file.faults());
+        List<Preview.PreviewRow> grows = new ArrayList<>();
+        List<Preview.PreviewRow> held = new ArrayList<>();
         if (faults.isEmpty()) {
             byBatch(file).forEach((name, looks) -> {
                 Optional<BatchView> batch = batches.named(name);
                 if (batch.isEmpty() || !batch.get().isStuck()) {
-                    faults.add(new BadLine(
+                    faults.add(new InvalidLine(
                             looks.get(0).line(),
                             "batch",
                             "No batch “%s” is held.".formatted(name),
@@ -61,7 +61,7 @@ class PieceRecords implements RecordKind {
                 List<LookCommand> more = newCommands(b, looks);
                 tryOn(b, looks, more, faults);
                 (more.isEmpty() ? held : grows)
-                        .add(new Preview.Line(
+                        .add(new Preview.PreviewRow(
                                 name,
                                 b.plant(),
                                 b.way().words(),
@@ -84,7 +84,7 @@ class PieceRecords implements RecordKind {
         int kept = 0;
         for (List<PieceLook> looks : byBatch(file).values()) {
             String name = looks.get(0).batch();
-            BatchView batch = batches.named(name).orElseThrow(() -> new Missing("a batch of the file is gone"));
+            BatchView batch = batches.named(name).orElseThrow(() -> new NotFound("a batch of the file is gone"));
             List<LookCommand> more = newCommands(batch, looks);
             if (more.isEmpty()) {
                 continue;
@@ -116,29 +116,29 @@ class PieceRecords implements RecordKind {
     }
 
     /** Tries all looks at once and, only if that is refused, one after the other for the line to blame. */
-    private void tryOn(BatchView batch, List<PieceLook> looks, List<LookCommand> more, List<BadLine> faults) {
+    private void tryOn(BatchView batch, List<PieceLook> looks, List<LookCommand> more, List<InvalidLine> faults) {
         if (isTrue(batch, more).isEmpty()) {
             return;
         }
         for (int n = 1; n <= more.size(); n++) {
-            Optional<Refusal> refusal = isTrue(batch, more.subList(0, n));
+            Optional<ImpossibleLook> refusal = isTrue(batch, more.subList(0, n));
             if (refusal.isPresent()) {
                 LookCommand blamed = more.get(n - 1);
                 PieceLook look = looks.stream()
                         .filter(l -> l.day().equals(blamed.lookedOn()) && l.kind() == blamed.look())
                         .findFirst()
                         .orElseThrow();
-                faults.add(BadLine.of(lineOf(look, refusal.get().getMessage()), "state", refusal.get()));
+                faults.add(InvalidLine.of(lineOf(look, refusal.get().getMessage()), "state", refusal.get()));
                 return;
             }
         }
     }
 
-    private Optional<Refusal> isTrue(BatchView batch, List<LookCommand> looks) {
+    private Optional<ImpossibleLook> isTrue(BatchView batch, List<LookCommand> looks) {
         try {
             batches.tryLooks(batch.code(), looks);
             return Optional.empty();
-        } catch (Refusal r) {
+        } catch (ImpossibleLook r) {
             return Optional.of(r);
         }
     }

@@ -1,5 +1,7 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.core.Limits;
+import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.looks.Firmness;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
@@ -20,7 +22,7 @@ import java.util.Set;
  * @param looks the lines gathered by batch, day and look kind
  * @param faults every bad line; nothing may be kept while there is one
  */
-record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
+record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
 
     private static final Set<String> REQUIRED = new LinkedHashSet<>(List.of("batch", "piece", "looked_on", "state"));
     private static final Set<String> OPTIONAL = new LinkedHashSet<>(List.of(
@@ -60,7 +62,7 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
     static PiecesFile read(String text, LocalDate today) {
         Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
         Map<Key, PieceLook> looks = new LinkedHashMap<>();
-        for (Csv.Line line : csv.lines()) {
+        for (Csv.CsvLine line : csv.lines()) {
             readLine(line, today, csv, looks);
         }
         if (csv.faults().isEmpty() && looks.isEmpty()) {
@@ -69,11 +71,11 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
         return new PiecesFile(new ArrayList<>(looks.values()), csv.faults());
     }
 
-    private static void readLine(Csv.Line line, LocalDate today, Csv csv, Map<Key, PieceLook> looks) {
+    private static void readLine(Csv.CsvLine line, LocalDate today, Csv csv, Map<Key, PieceLook> looks) {
         int before = csv.faults().size();
         Optional<String> batch = line.needed("batch", 80);
         line.needed("piece", 40);
-        Optional<Integer> piece = line.number("piece", 1, 2000);
+        Optional<Integer> piece = line.number("piece", 1, Limits.MOST_PIECES);
         line.needed("looked_on", 40);
         Optional<LocalDate> day = line.day("looked_on");
         if (day.filter(d -> d.isAfter(today)).isPresent()) {
@@ -86,11 +88,11 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
                 line.number(),
                 piece.orElse(1),
                 line.text("kind", 60).orElse(null),
-                line.number("length_mm", 1, 5000).orElse(null),
+                line.number("length_mm", 1, Limits.LONGEST_PIECE_MM).orElse(null),
                 line.number("nodes", 0, 100).orElse(null),
                 state.orElse(PieceState.NONE),
                 line.word("cause", LossCause::of).orElse(null),
-                line.number("root_mm", 0, 2000).orElse(null),
+                line.number("root_mm", 0, Limits.LONGEST_ROOT_MM).orElse(null),
                 line.word("side_roots", PiecesFile::yesOrNo).orElse(null),
                 line.word("top_growth", PiecesFile::yesOrNo).orElse(null),
                 line.word("firmness", Firmness::of).orElse(null),
@@ -114,7 +116,7 @@ record PiecesFile(List<PieceLook> looks, List<BadLine> faults) {
         return switch (word.toLowerCase(Locale.ROOT)) {
             case "yes" -> true;
             case "no" -> false;
-            default -> throw new IllegalArgumentException("“%s” is neither; write yes or no".formatted(word));
+            default -> throw new UnknownWord("“%s” is neither".formatted(word), "write yes or no");
         };
     }
 }

@@ -18,13 +18,13 @@ public record Preview(
         UUID upload,
         String kind,
         String fileName,
-        List<Line> makes,
-        List<Line> grows,
-        List<Line> held,
-        List<BadLine> faults) {
+        List<PreviewRow> makes,
+        List<PreviewRow> grows,
+        List<PreviewRow> held,
+        List<InvalidLine> faults) {
 
     /** A batch of the preview. */
-    public record Line(
+    public record PreviewRow(
             String name,
             String plant,
             String way,

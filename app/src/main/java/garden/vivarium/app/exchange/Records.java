@@ -1,8 +1,8 @@
 package garden.vivarium.app.exchange;
 
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.looks.Refusal;
+import garden.vivarium.core.looks.ImpossibleLook;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
@@ -45,17 +45,17 @@ public class Records {
      * Keeps a file that was looked through: all of it, or nothing.
      *
      * @return how many looks were kept
-     * @throws Missing if the file is no longer waiting, or the nursery has changed so that it no longer fits
+     * @throws NotFound if the file is no longer waiting, or the nursery has changed so that it no longer fits
      */
     @Transactional
     public int keep(UUID uploadId) {
-        Upload upload = uploads.findById(uploadId).orElseThrow(() -> new Missing("that file is no longer waiting"));
+        Upload upload = uploads.findById(uploadId).orElseThrow(() -> new NotFound("that file is no longer waiting"));
         try {
             int kept = kind(upload.kind()).keep(upload.content());
             uploads.deleteById(uploadId);
             return kept;
-        } catch (Refusal changedSince) {
-            throw new Missing("the nursery has changed since the file was looked through");
+        } catch (ImpossibleLook changedSince) {
+            throw new NotFound("the nursery has changed since the file was looked through");
         }
     }
 
@@ -63,6 +63,6 @@ public class Records {
         return kinds.stream()
                 .filter(k -> k.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new Missing("no such kind of file"));
+                .orElseThrow(() -> new NotFound("no such kind of file"));
     }
 }

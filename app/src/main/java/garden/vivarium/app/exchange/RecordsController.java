@@ -1,6 +1,6 @@
 package garden.vivarium.app.exchange;
 
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -60,7 +60,7 @@ class RecordsController {
             next.addFlashAttribute(
                     "said", "Kept: %,d readings are part of your record now.".formatted(records.keep(upload)));
             return "redirect:/technique";
-        } catch (Missing m) {
+        } catch (NotFound m) {
             next.addFlashAttribute(
                     "refused", "That file is no longer waiting, or the nursery has changed. Look it through again.");
             return "redirect:/records";

@@ -1,2 +1,5 @@
-/** Open formats in: a nursery's own past from files. Uses {@code batch}, {@code stock} and {@code platform}. */
+/** Open formats in: a nursery’s own past from files. */
+@ApplicationModule(allowedDependencies = {"batch", "stock", "platform"})
 package garden.vivarium.app.exchange;
+
+import org.springframework.modulith.ApplicationModule;

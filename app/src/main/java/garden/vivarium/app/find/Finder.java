@@ -1,6 +1,6 @@
 package garden.vivarium.app.find;
 
-import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -17,12 +17,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Finder {
 
-    static final int MOST = 20;
+    static final int MOST_FOUND = 20;
 
-    private final BatchReads batches;
+    private final BatchBook batches;
     private final Stock stock;
 
-    Finder(BatchReads batches, Stock stock) {
+    Finder(BatchBook batches, Stock stock) {
         this.batches = batches;
         this.stock = stock;
     }
@@ -55,8 +55,12 @@ class Finder {
                 .max(Comparator.comparing(String::length))
                 .orElse(asked);
         batches.like(longest, 200).stream()
-                .filter(b ->
-                        matches(b.code() + " " + b.plant() + " " + (b.oldCode() == null ? "" : b.oldCode()), asked))
+                .filter(b -> matches(
+                        b.code() + " " + b.plant() + " "
+                                + (b.origin().oldCode() == null
+                                        ? ""
+                                        : b.origin().oldCode()),
+                        asked))
                 .map(b -> new Found(
                         "/batches/" + b.code(),
                         b.code() + (piece.matches("\\d+") ? "/" + piece : "") + " " + b.plant(),
@@ -71,7 +75,7 @@ class Finder {
             }
         }
         found.sort(Comparator.comparing((Found f) -> !plain(f.name()).startsWith(asked)));
-        return found.subList(0, Math.min(MOST, found.size()));
+        return found.subList(0, Math.min(MOST_FOUND, found.size()));
     }
 
     private static String what(BatchView b) {

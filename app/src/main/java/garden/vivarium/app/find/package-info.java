@@ -1,2 +1,5 @@
-/** One search over label codes, plants, stock plants and places. Uses {@code batch}, {@code stock} and {@code platform}. */
+/** One search over label codes, plants, stock plants and places. */
+@ApplicationModule(allowedDependencies = {"batch", "stock"})
 package garden.vivarium.app.find;
+
+import org.springframework.modulith.ApplicationModule;

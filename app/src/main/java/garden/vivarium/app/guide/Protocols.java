@@ -1,10 +1,12 @@
 package garden.vivarium.app.guide;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
@@ -27,14 +29,16 @@ public class Protocols {
     private final ProtocolVersionRepository versions;
     private final Guide guide;
     private final CurrentNursery nursery;
+    private final Seen seen;
     private final Today today;
     // A kept version never changes, so that its text is read once.
     private final Map<Kept, Protocol> read = new ConcurrentHashMap<>();
 
-    Protocols(ProtocolVersionRepository versions, Guide guide, CurrentNursery nursery, Today today) {
+    Protocols(ProtocolVersionRepository versions, Guide guide, CurrentNursery nursery, Seen seen, Today today) {
         this.versions = versions;
         this.guide = guide;
         this.nursery = nursery;
+        this.seen = seen;
         this.today = today;
     }
 
@@ -59,7 +63,7 @@ public class Protocols {
     /** The protocol of the key as it is now. */
     @Transactional(readOnly = true)
     public Optional<Protocol> current(String key) {
-        return key.startsWith(Protocol.OWN)
+        return ProtocolKey.isOwn(key)
                 ? versions.findByProtocolKeyOrderByVersionDesc(key).stream()
                         .findFirst()
                         .map(this::protocol)
@@ -99,19 +103,20 @@ public class Protocols {
     /**
      * Copies a protocol under a name of the nursery's own.
      *
-     * @throws Problem if the name is empty, too long or taken
+     * @throws InvalidField if the name is empty, too long or taken
      */
     @Transactional
     public Protocol copy(String key, String name) {
-        Protocol source = current(key).orElseThrow(() -> new Missing("no such protocol"));
+        Protocol source = current(key).orElseThrow(() -> new NotFound("no such protocol"));
         String plain = name == null ? "" : name.strip().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         plain = plain.replaceAll("^-+|-+$", "");
         if (plain.isEmpty() || plain.length() > LONGEST_NAME) {
-            throw new Problem(
+            throw new InvalidField(
                     "name", "Give your copy a name of 1 to %d letters, as “Kelp plugs”.".formatted(LONGEST_NAME));
         }
-        if (!versions.findByProtocolKeyOrderByVersionDesc(Protocol.OWN + plain).isEmpty()) {
-            throw new Problem(
+        if (!versions.findByProtocolKeyOrderByVersionDesc(ProtocolKey.own(plain))
+                .isEmpty()) {
+            throw new InvalidField(
                     "name", "“%s” is taken; give it another name, or change that one.".formatted(name.strip()));
         }
         Protocol own = source.asOwn(plain, name.strip());
@@ -122,18 +127,27 @@ public class Protocols {
     /**
      * Writes a new version of a protocol of the nursery's own. Batches keep the version they were stuck under.
      *
-     * @throws Problem if it is not the nursery's own, or nothing differs
+     * @throws InvalidField if it is not the nursery's own, or nothing differs
      */
     @Transactional
     public Protocol change(Protocol changed, String reason) {
         List<ProtocolVersion> known = versions.findByProtocolKeyOrderByVersionDesc(changed.key());
         if (!changed.isOwn() || known.isEmpty()) {
-            throw new Problem("title", "The guide's own protocols are not changed; copy it, then change the copy.");
+            throw new InvalidField(
+                    "title", "The guide's own protocols are not changed; copy it, then change the copy.");
         }
         ProtocolVersion newest = known.get(0);
+        seen.check(
+                "protocol " + changed.key(),
+                newest.version(),
+                () -> "Version %d was written by %s: %s."
+                        .formatted(
+                                newest.version(),
+                                newest.view().person(),
+                                newest.view().reason()));
         Protocol before = protocol(newest);
         if (before.equals(changed.asVersion(before.version()))) {
-            throw new Problem(
+            throw new InvalidField(
                     "title", "Nothing differs from version %d; change something first.".formatted(before.version()));
         }
         Protocol next = changed.asVersion(before.version() + 1);
@@ -146,8 +160,8 @@ public class Protocols {
     public void withdraw(String key, boolean gone) {
         versions.findByProtocolKeyOrderByVersionDesc(key).stream()
                 .findFirst()
-                .filter(v -> key.startsWith(Protocol.OWN))
-                .orElseThrow(() -> new Missing("no such protocol of your own"))
+                .filter(v -> ProtocolKey.isOwn(key))
+                .orElseThrow(() -> new NotFound("no such protocol of your own"))
                 .withdrawn(gone);
     }
 

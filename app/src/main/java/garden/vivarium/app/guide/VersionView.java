@@ -1,5 +1,6 @@
 package garden.vivarium.app.guide;
 
+import garden.vivarium.app.platform.Seen;
 import java.time.Instant;
 
 /** A version of a protocol in a list; {@code basedOn} is the key of what it was copied from. */
@@ -12,4 +13,10 @@ public record VersionView(
         String basedOn,
         String reason,
         String person,
-        Instant madeAt) {}
+        Instant madeAt) {
+
+    /** The mark of its forms. */
+    public String seen() {
+        return Seen.mark("protocol " + key, version);
+    }
+}

@@ -23,7 +23,6 @@ class Nursery {
     @Column(columnDefinition = "varchar(10)")
     private Hemisphere hemisphere;
 
-    private long evidenceStamp;
     private Instant createdAt;
 
     protected Nursery() {}

@@ -1,7 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -51,16 +51,16 @@ public class People {
      * Opens a nursery with its first person.
      *
      * @return the nursery's id
-     * @throws Problem if the sign-in name is taken or the password too short
+     * @throws InvalidField if the sign-in name is taken or the password too short
      */
     @Transactional
     public UUID open(NewNursery wanted) {
         String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
         if (people.findBySignIn(signIn).isPresent()) {
-            throw new Problem("signIn", "“%s” is taken; choose another name to sign in with.".formatted(signIn));
+            throw new InvalidField("signIn", "“%s” is taken; choose another name to sign in with.".formatted(signIn));
         }
         if (wanted.password().length() < SHORTEST_PASSWORD) {
-            throw new Problem(
+            throw new InvalidField(
                     "password",
                     "The password has %d characters; use %d or more, three or four words will do."
                             .formatted(wanted.password().length(), SHORTEST_PASSWORD));

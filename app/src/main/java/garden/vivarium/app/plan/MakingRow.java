@@ -1,6 +1,6 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.bench.Ribbon;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Making;
 

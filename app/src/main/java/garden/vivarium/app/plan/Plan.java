@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.Seen;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -40,7 +41,7 @@ class Plan extends NurseryRow {
 
     protected Plan() {}
 
-    Plan(UUID stockPlantId, Chosen chosen, String reason, Instant madeAt) {
+    Plan(UUID stockPlantId, ChosenWay chosen, String reason, Instant madeAt) {
         this.stockPlantId = stockPlantId;
         this.protocol = chosen.protocol().key();
         this.protocolVersion = chosen.protocol().version();
@@ -89,6 +90,16 @@ class Plan extends NurseryRow {
                 state,
                 reason,
                 batchCode,
-                splitId);
+                splitId,
+                Seen.mark(mark(), version));
+    }
+
+    /** Its name in the marks of forms. */
+    String mark() {
+        return "plan " + getId();
+    }
+
+    long version() {
+        return version;
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.core.Limits;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -10,12 +11,14 @@ import java.util.UUID;
 /** An aim as typed. {@code sure} is in per cent; {@code take} is the grower's own number, or null for the least;
  * {@code with} and {@code later} are the second way of a split, and how many days later it starts;
  * {@code replaces} is a plan that this one stands for from now on, or null. */
-record PlanForm(
+public record PlanForm(
         @NotNull(message = "Choose the stock plant.") UUID stock,
 
         @NotNull(message = "Say how many young plants are wanted.")
         @Min(value = 1, message = "Give 1 or more young plants.")
-        @Max(value = 5000, message = "Give at most 5,000 young plants; make several plans for more.")
+        @Max(
+                value = Limits.MOST_YOUNG_PLANTS,
+                message = "Give at most 5,000 young plants; make several plans for more.")
         Integer wanted,
 
         @Min(value = 1, message = "A pot has 1 piece or more.")
@@ -33,7 +36,7 @@ record PlanForm(
         String way,
 
         @Min(value = 1, message = "Take 1 piece or more.")
-        @Max(value = 2000, message = "Take at most 2,000 pieces; make several plans for more.")
+        @Max(value = Limits.MOST_PIECES, message = "Take at most 2,000 pieces; make several plans for more.")
         Integer take,
 
         @Size(max = 300, message = "Shorten the reason to 300 characters.")
@@ -50,7 +53,7 @@ record PlanForm(
         UUID replaces) {
 
     /** An aim for a way, with nothing else said. */
-    static PlanForm of(
+    public static PlanForm of(
             UUID stock, int wanted, LocalDate due, int sure, LocalDate start, String way, Integer take, String reason) {
         return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null, null);
     }

@@ -3,7 +3,8 @@ package garden.vivarium.app.plan;
 import java.time.LocalDate;
 import java.util.UUID;
 
-/** A plan as other modules and pages see it; {@code splitId} is common to two that stand for one aim, else null. */
+/** A plan as other modules and pages see it; {@code splitId} is common to two that stand for one aim, else null; {@code seen} is
+ * the mark of its forms. */
 public record PlanView(
         UUID id,
         UUID stockPlantId,
@@ -20,7 +21,8 @@ public record PlanView(
         PlanState state,
         String reason,
         String batchCode,
-        UUID splitId) {
+        UUID splitId,
+        String seen) {
 
     /** The confidence asked, in per cent. */
     public int surePercent() {

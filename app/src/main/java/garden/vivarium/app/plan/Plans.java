@@ -4,15 +4,18 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -34,6 +37,7 @@ public class Plans {
     private final Batches batches;
     private final Protocols protocols;
     private final ApplicationEventPublisher events;
+    private final Seen seen;
     private final Today today;
 
     Plans(
@@ -43,6 +47,7 @@ public class Plans {
             Batches batches,
             Protocols protocols,
             ApplicationEventPublisher events,
+            Seen seen,
             Today today) {
         this.plans = plans;
         this.ways = ways;
@@ -50,20 +55,22 @@ public class Plans {
         this.batches = batches;
         this.protocols = protocols;
         this.events = events;
+        this.seen = seen;
         this.today = today;
     }
 
     /**
      * Commits the chosen way.
      *
-     * @throws Problem if no number would do, or a reason is needed and none is given
+     * @throws InvalidField if no number would do, or a reason is needed and none is given
      */
     @Transactional
     PlanView commit(PlanForm form) {
         StockPlantView plant = stock.find(form.stock())
-                .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
+                .orElseThrow(
+                        () -> new InvalidField("stock", "That stock plant is not here; choose one from the list."));
         WayRow row = ways.way(plant, form)
-                .orElseThrow(() -> new Problem(
+                .orElseThrow(() -> new InvalidField(
                         "way", "The guide has no way for this group yet; change the plant's group in Stock."));
         refuse(plant, row.plan().start(), form.reason());
         int take = form.take() != null
@@ -71,15 +78,15 @@ public class Plans {
                 : row.plan()
                         .take()
                         .map(t -> t.pieces())
-                        .orElseThrow(() -> new Problem(
+                        .orElseThrow(() -> new InvalidField(
                                 "take", "No number of pieces would do by then. Give your own number, or a later day."));
-        if (take > Batches.MOST_PIECES) {
-            throw new Problem(
+        if (take > Limits.MOST_PIECES) {
+            throw new InvalidField(
                     "take",
                     "%,d pieces are more than one batch holds (%,d); ask for fewer plants and make several plans."
-                            .formatted(take, Batches.MOST_PIECES));
+                            .formatted(take, Limits.MOST_PIECES));
         }
-        Chosen chosen = new Chosen(
+        ChosenWay chosen = new ChosenWay(
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
         PlanView plan = plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
                 .view();
@@ -98,14 +105,16 @@ public class Plans {
                         f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
                 .findFirst()
                 .ifPresent(f -> {
-                    throw new Problem("reason", "%s: %s".formatted(plant.plant().name(), f.words()));
+                    throw new InvalidField(
+                            "reason", "%s: %s".formatted(plant.plant().name(), f.words()));
                 });
     }
 
     private void replace(UUID old, PlanView now) {
-        Plan before = plans.findById(old).orElseThrow(() -> new Missing("no such plan"));
+        Plan before = toChange(old);
         if (before.view().state() != PlanState.PLANNED) {
-            throw new Problem("way", "The plan to change is no longer waiting; commit a new one from the Plan page.");
+            throw new InvalidField(
+                    "way", "The plan to change is no longer waiting; commit a new one from the Plan page.");
         }
         before.drop();
         events.publishEvent(new PlanReplaced(old, now));
@@ -117,25 +126,73 @@ public class Plans {
         }
     }
 
-    /** Commits the least number by a way from a day on, nine times in ten enough, where none of that needs a word of reason. */
+    /** A plan that is asked for without a page: what for, by which way, and when. */
+    public record Request(
+            UUID stockPlant,
+            String way,
+            LocalDate start,
+            LocalDate due,
+            int youngPlants,
+            int sure,
+            Integer take,
+            String reason) {
+
+        /** One young plant, nine times in ten, by the least number that does. */
+        public Request(UUID stockPlant, String way, LocalDate start, LocalDate due) {
+            this(stockPlant, way, start, due, 1, 90, null, null);
+        }
+
+        /** So many young plants, so sure in per cent. */
+        public Request of(int number, int surePercent) {
+            return new Request(stockPlant, way, start, due, number, surePercent, take, reason);
+        }
+
+        /** Taking a number of one's own, for a reason. */
+        public Request taking(int pieces, String why) {
+            return new Request(stockPlant, way, start, due, youngPlants, sure, pieces, why);
+        }
+    }
+
+    /**
+     * Commits what is asked for.
+     *
+     * @throws InvalidField if it cannot be
+     */
     @Transactional
-    public PlanView commit(UUID stockPlant, int youngPlants, LocalDate due, LocalDate start, String way) {
-        return commit(PlanForm.of(stockPlant, youngPlants, due, 90, start, way, null, null));
+    public PlanView commit(Request request) {
+        return commit(PlanForm.of(
+                request.stockPlant(),
+                request.youngPlants(),
+                request.due(),
+                request.sure(),
+                request.start(),
+                request.way(),
+                request.take(),
+                request.reason()));
+    }
+
+    /** Plans that became batches, by the day they were to start. */
+    @Transactional(readOnly = true)
+    public List<PlanView> stuck() {
+        return plans.findByStateOrderByStartOn(PlanState.STUCK).stream()
+                .map(Plan::view)
+                .toList();
     }
 
     /**
      * Commits two plans for one aim, split as it was reckoned.
      *
      * @return the first of the two
-     * @throws Problem if no split would do
+     * @throws InvalidField if no split would do
      */
     @Transactional
     PlanView commitSplit(PlanForm form) {
         StockPlantView plant = stock.find(form.stock())
-                .orElseThrow(() -> new Problem("stock", "That stock plant is not here; choose one from the list."));
+                .orElseThrow(
+                        () -> new InvalidField("stock", "That stock plant is not here; choose one from the list."));
         refuse(plant, form.start() == null ? today.date() : form.start(), form.reason());
         Split split = ways.split(plant, form)
-                .orElseThrow(() -> new Problem(
+                .orElseThrow(() -> new InvalidField(
                         "with",
                         "No split would do with what %s bears; choose another way, or ask for fewer."
                                 .formatted(plant.code())));
@@ -150,14 +207,14 @@ public class Plans {
     }
 
     private PlanView half(StockPlantView plant, WayRow row, int take, double chance, PlanForm form, UUID split) {
-        Chosen chosen = new Chosen(row.protocol(), row.plan().aim(), row.plan(), take, chance);
+        ChosenWay chosen = new ChosenWay(row.protocol(), row.plan().aim(), row.plan(), take, chance);
         return plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()).ofSplit(split))
                 .view();
     }
 
     @Transactional(readOnly = true)
     PlanView find(UUID id) {
-        return plans.findById(id).map(Plan::view).orElseThrow(() -> new Missing("no such plan"));
+        return plans.findById(id).map(Plan::view).orElseThrow(() -> new NotFound("no such plan"));
     }
 
     /** Plans that have not been stuck yet, by the day to start. */
@@ -175,7 +232,7 @@ public class Plans {
      */
     @Transactional
     public String drop(UUID id) {
-        Plan plan = plans.findById(id).orElseThrow(() -> new Missing("no such plan"));
+        Plan plan = toChange(id);
         plan.drop();
         PlanView view = plan.view();
         List<String> words = new ArrayList<>();
@@ -195,42 +252,47 @@ public class Plans {
     }
 
     /** The protocol of a plan, in the version that it was made by. */
-    Protocol protocol(PlanView plan) {
+    public Protocol protocol(PlanView plan) {
         return protocols
                 .version(plan.protocol(), plan.protocolVersion())
                 .orElseThrow(() -> new IllegalStateException("the guide no longer has " + plan.protocol()));
     }
 
     /** The day on which a plan can start: its own or, once that has passed, today. */
-    LocalDate startNow(PlanView plan) {
+    public LocalDate startNow(PlanView plan) {
         return plan.startOn().isBefore(today.date()) ? today.date() : plan.startOn();
     }
 
     /** Commits so many pieces more by a way, started today, towards a number that is short. */
     @Transactional
     public PlanView topUp(TopUps.Advice advice, int youngPlants, LocalDate due, double confidence) {
-        PlanForm form = PlanForm.of(
-                advice.from().id(),
-                youngPlants,
-                due,
-                (int) Math.round(100 * confidence),
-                today.date(),
-                advice.way().key(),
-                advice.take(),
-                null);
-        return commit(form);
+        return commit(new Request(advice.from().id(), advice.way().key(), today.date(), due)
+                .of(youngPlants, (int) Math.round(100 * confidence))
+                .taking(advice.take(), null));
+    }
+
+    /**
+     * Turns a plan into the batch that a form describes; its place is made if it is new.
+     *
+     * @throws InvalidField if the plan has been stuck already, or something cannot be
+     */
+    @Transactional
+    BatchView stick(UUID id, StickForm form) {
+        PlanView plan = find(id);
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        return stick(id, form.batch(plan, plant, stock.placeNamed(form.place(), Climate.HEATED), protocol(plan)));
     }
 
     /**
      * Turns a plan into a batch, and takes the pieces off what the stock plant can give.
      *
-     * @throws Problem if the plan has been stuck already, or a number cannot be
+     * @throws InvalidField if the plan has been stuck already, or a number cannot be
      */
     @Transactional
     public BatchView stick(UUID id, NewBatch wanted) {
-        Plan plan = plans.findById(id).orElseThrow(() -> new Missing("no such plan"));
+        Plan plan = toChange(id);
         if (plan.view().state() != PlanState.PLANNED) {
-            throw new Problem(
+            throw new InvalidField(
                     "taken",
                     "This plan is no longer waiting; its batch is %s."
                             .formatted(
@@ -238,7 +300,25 @@ public class Plans {
         }
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
-        stock.cut(plan.view().stockPlantId(), wanted.taken(), wanted.takenOn(), false);
+        stock.cut(
+                plan.view().stockPlantId(),
+                wanted.taking().taken(),
+                wanted.taking().takenOn(),
+                false);
         return batch;
+    }
+
+    /** The plan, for whoever changes it; whoever saw another state of it is told. */
+    private Plan toChange(UUID id) {
+        Plan plan = plans.findById(id).orElseThrow(() -> new NotFound("no such plan"));
+        seen.check(plan.mark(), plan.version(), () -> {
+            PlanView now = plan.view();
+            return switch (now.state()) {
+                case PLANNED -> "The plan still waits: %d pieces from %s on.".formatted(now.take(), now.startOn());
+                case STUCK -> "The plan has been stuck as %s.".formatted(now.batchCode());
+                case DROPPED -> "The plan has been dropped.";
+            };
+        });
+        return plan;
     }
 }

@@ -1,9 +1,16 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.batch.Guess;
+import garden.vivarium.app.batch.HowDone;
+import garden.vivarium.app.batch.Material;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.Origin;
+import garden.vivarium.app.batch.Taking;
+import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.validation.constraints.Max;
@@ -14,6 +21,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * A batch as typed at the bench. {@code later} means that wounds dry first and day 0 is still to come; {@code tray} that
@@ -51,7 +59,7 @@ record StickForm(
         String pieceKind,
 
         @Min(value = 1, message = "Length is in mm, 1 or more.")
-        @Max(value = 5000, message = "Length is in mm, at most 5,000.")
+        @Max(value = Limits.LONGEST_PIECE_MM, message = "Length is in mm, at most 5,000.")
         Integer lengthMm,
 
         @Min(value = 0, message = "Nodes: 0 or more.") @Max(value = 100, message = "Nodes: at most 100.")
@@ -124,45 +132,27 @@ record StickForm(
     NewBatch batch(PlanView plan, StockPlantView stock, PlaceView where, Protocol protocol) {
         return new NewBatch(
                 stock.plant(),
-                stock.id(),
-                null,
+                new Origin(plan.id(), stock.id(), null, null),
                 where.id(),
-                plan.id(),
-                null,
-                protocol.key(),
-                protocol.version(),
-                protocol.method(),
-                medium,
-                String.join(";", marked(protocol)),
-                instead(protocol),
-                takenOn,
-                taken,
-                later ? null : stuckOn,
-                later ? null : (stuck == null ? taken : stuck),
-                tray ? rows : null,
-                tray ? columns : null,
-                vessel,
-                stockState,
-                pieceKind,
-                lengthMm,
-                nodes,
-                rootedOnDay0,
-                plan.piecesPerPot(),
-                hunch,
-                minutes);
-    }
-
-    /** The treatment with what a nursery's own protocol adds to it, so that its versions can be told apart. */
-    private List<String> marked(Protocol protocol) {
-        List<String> marked = new ArrayList<>(treatment);
-        protocol.wayTreatment().stream()
-                .filter(t -> !protocol.treatment().contains(t))
-                .forEach(marked::add);
-        return marked;
+                new HowDone(
+                        protocol.key(),
+                        protocol.version(),
+                        protocol.method(),
+                        medium,
+                        String.join(";", treatment),
+                        deviation(protocol)),
+                new Taking(
+                        takenOn,
+                        taken,
+                        later ? null : stuckOn,
+                        later ? null : Objects.requireNonNullElse(stuck, taken)),
+                new Vessel(tray ? rows : null, tray ? columns : null, vessel, plan.piecesPerPot()),
+                new Material(stockState, pieceKind, lengthMm, nodes, rootedOnDay0),
+                new Guess(hunch, minutes));
     }
 
     /** What was done instead of the protocol, in words; null when nothing was. */
-    private String instead(Protocol protocol) {
+    private String deviation(Protocol protocol) {
         List<String> differences = new ArrayList<>();
         if (!medium.equals(protocol.medium())) {
             differences.add("in %s, not %s".formatted(medium, protocol.medium()));

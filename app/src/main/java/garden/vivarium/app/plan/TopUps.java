@@ -1,10 +1,10 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.Prospect;
@@ -140,6 +140,6 @@ public class TopUps {
     }
 
     private static int most(StockPlantView p) {
-        return p.piecesNow() == null ? Batches.MOST_PIECES : Math.min(Batches.MOST_PIECES, p.piecesNow());
+        return p.piecesNow() == null ? Limits.MOST_PIECES : Math.min(Limits.MOST_PIECES, p.piecesNow());
     }
 }

@@ -1,8 +1,11 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.bench.Ribbon;
+import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.TraySpace;
 import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.plan.WayWorking;
 import garden.vivarium.core.plan.YoungPlants;
 import java.util.Optional;
 
@@ -17,7 +20,7 @@ import java.util.Optional;
  * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
  * @param better a start in season that needs fewer pieces, where this one is out of season and there is one
  * @param work how long the number to take would take to cut and stick
- * @param mind what to mind, in a word each
+ * @param cautions what to mind, in a word each
  * @param chosen whether it is the one looked at
  */
 public record WayRow(
@@ -29,7 +32,7 @@ public record WayRow(
         Optional<String> obstacle,
         Optional<WayPlan.Better> better,
         Work work,
-        String mind,
+        String cautions,
         boolean chosen) {
 
     /**
@@ -47,7 +50,27 @@ public record WayRow(
 
     /** Trays times days that it takes. */
     public int trayDays() {
-        return Space.trayDays(this);
+        return plan.take()
+                .map(t -> TraySpace.trayDays(
+                        plan.expected(),
+                        t.pieces(),
+                        youngPlants.map(YoungPlants::middle).orElse(0)))
+                .orElse(0);
+    }
+
+    /** How the number to take came about. */
+    public Working takeWorking() {
+        return WayWorking.take(plan);
+    }
+
+    /** What would change the number to take most: a few changes, the greatest first. */
+    public Working changesWorking() {
+        return WayWorking.changes(plan);
+    }
+
+    /** How the last safe start came about. */
+    public Working lastSafeStartWorking() {
+        return WayWorking.lastSafeStart(plan);
     }
 
     int pieces() {
@@ -55,6 +78,6 @@ public record WayRow(
     }
 
     WayRow asChosen(boolean yes) {
-        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, mind, yes);
+        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, cautions, yes);
     }
 }

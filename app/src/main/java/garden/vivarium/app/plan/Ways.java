@@ -1,16 +1,16 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.batch.BatchReads;
-import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.Evidence;
-import garden.vivarium.app.batch.Ribbon;
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.bench.Ribbon;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
@@ -37,7 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What could be done: the ways towards an aim compared, and what an afternoon's pieces would make. */
 @Service
-class Ways {
+public class Ways {
 
     private static final int YEARS_AHEAD = 5;
     /** Batches of one way started closer together stand and fall together. */
@@ -45,7 +45,7 @@ class Ways {
 
     private final Stock stock;
     private final Evidence evidence;
-    private final BatchReads reads;
+    private final BatchBook book;
     private final Obstacles obstacles;
     private final Protocols protocols;
     private final Guide guide;
@@ -56,7 +56,7 @@ class Ways {
     Ways(
             Stock stock,
             Evidence evidence,
-            BatchReads reads,
+            BatchBook book,
             Obstacles obstacles,
             Protocols protocols,
             Guide guide,
@@ -65,7 +65,7 @@ class Ways {
             Today today) {
         this.stock = stock;
         this.evidence = evidence;
-        this.reads = reads;
+        this.book = book;
         this.obstacles = obstacles;
         this.protocols = protocols;
         this.guide = guide;
@@ -77,12 +77,12 @@ class Ways {
     /**
      * Every way that suits the plant, the feasible first, then in the order asked for.
      *
-     * @throws Problem if the day due or the day to start cannot be
+     * @throws InvalidField if the day due or the day to start cannot be
      */
     @Transactional(readOnly = true)
     List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
-        Asked asked = asked(plant, form);
-        Map<String, BatchReads.Worked> worked = reads.worked();
+        AimedPlans asked = asked(plant, form);
+        Map<String, BatchBook.Worked> worked = book.worked();
         List<WayRow> rows = order.sorted(protocols.suiting(plant.plant().group()).stream()
                 .map(p -> row(p, asked.plan(p), plant, asked.aim(), worked))
                 .toList());
@@ -139,9 +139,9 @@ class Ways {
 
     /** The way that is asked for or, where none is, the first of those that suit the plant. */
     @Transactional(readOnly = true)
-    Optional<WayRow> way(StockPlantView plant, PlanForm form) {
-        Asked asked = asked(plant, form);
-        Map<String, BatchReads.Worked> worked = reads.worked();
+    public Optional<WayRow> way(StockPlantView plant, PlanForm form) {
+        AimedPlans asked = asked(plant, form);
+        Map<String, BatchBook.Worked> worked = book.worked();
         return protocols.suiting(plant.plant().group()).stream()
                 .filter(p -> p.key().equals(form.way()))
                 .findFirst()
@@ -152,27 +152,28 @@ class Ways {
     /**
      * The aim split over the way asked for and another, or over two days of one way; empty where none would do.
      *
-     * @throws Problem if the second is the first again, or starts too late
+     * @throws InvalidField if the second is the first again, or starts too late
      */
     @Transactional(readOnly = true)
     Optional<Split> split(StockPlantView plant, PlanForm form) {
         LocalDate start = form.start() == null ? today.date() : form.start();
         LocalDate second = start.plusDays(form.laterOrNone());
         if (form.with().equals(form.way()) && form.laterOrNone() < LEAST_APART) {
-            throw new Problem(
+            throw new InvalidField(
                     "with",
                     "One way on one day is one batch. Choose another way, or start the second %d days later or more."
                             .formatted(LEAST_APART));
         }
         if (!second.isBefore(form.due())) {
-            throw new Problem("later", "%s is not before the day due; start it sooner.".formatted(says.day(second)));
+            throw new InvalidField(
+                    "later", "%s is not before the day due; start it sooner.".formatted(says.day(second)));
         }
         WayRow one = way(plant, form).orElseThrow();
         PlanForm then = form.startingWith(form.with(), second);
         WayRow other = way(plant, then)
                 .filter(r -> r.protocol().key().equals(form.with()))
-                .orElseThrow(() -> new Problem("with", "There is no such way; choose one from the list."));
-        int most = plant.piecesNow() == null ? Batches.MOST_PIECES : plant.piecesNow();
+                .orElseThrow(() -> new InvalidField("with", "There is no such way; choose one from the list."));
+        int most = plant.piecesNow() == null ? Limits.MOST_PIECES : plant.piecesNow();
         return Hedge.best(
                         planned(one.protocol(), plant, start, form.due(), form.perPotOrOne()),
                         planned(other.protocol(), plant, second, form.due(), form.perPotOrOne()),
@@ -183,7 +184,7 @@ class Ways {
     }
 
     /** Pieces of a plant by a protocol, to be put together with others of their way. */
-    PlannedPieces planned(Protocol protocol, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
+    public PlannedPieces planned(Protocol protocol, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
         return planned(protocol, outlook(protocol, plant), plant, start, due, perPot);
     }
 
@@ -195,31 +196,33 @@ class Ways {
     }
 
     /** An aim, and the plan of a way towards it. */
-    private record Asked(Aim aim, Function<Protocol, WayPlan> by) {
+    private record AimedPlans(Aim aim, Function<Protocol, WayPlan> by) {
 
         WayPlan plan(Protocol protocol) {
             return by.apply(protocol);
         }
     }
 
-    private Asked asked(StockPlantView plant, PlanForm form) {
+    private AimedPlans asked(StockPlantView plant, PlanForm form) {
         LocalDate start = form.start() == null ? today.date() : form.start();
         Aim aim = aim(form, start);
         Setting setting = setting(plant);
         OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
-        return new Asked(aim, p -> WayPlan.of(outlook(p, plant), aim, setting, limit, start));
+        return new AimedPlans(aim, p -> WayPlan.of(outlook(p, plant), aim, setting, limit, start));
     }
 
-    Setting setting(StockPlantView plant) {
+    /** Where a stock plant stands, as far as the season goes. */
+    public Setting setting(StockPlantView plant) {
         return new Setting(plant.place().climate(), people.hemisphere());
     }
 
-    Outlook outlook(Protocol protocol, StockPlantView plant) {
+    /** What is to be expected of a protocol for a stock plant. */
+    public Outlook outlook(Protocol protocol, StockPlantView plant) {
         return evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
     }
 
     private WayRow row(
-            Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchReads.Worked> worked) {
+            Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchBook.Worked> worked) {
         Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
         double own = plan.season().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
@@ -242,8 +245,8 @@ class Ways {
     }
 
     /** By this nursery's own pace where it was timed, else by the protocol's. */
-    private static WayRow.Work work(Protocol protocol, int pieces, Map<String, BatchReads.Worked> worked) {
-        BatchReads.Worked own = worked.get(protocol.key());
+    private static WayRow.Work work(Protocol protocol, int pieces, Map<String, BatchBook.Worked> worked) {
+        BatchBook.Worked own = worked.get(protocol.key());
         return own == null
                 ? new WayRow.Work(Math.round(protocol.minutesPerTen() * pieces / 10f), 0)
                 : new WayRow.Work(own.minutesFor(pieces), own.batches());
@@ -251,20 +254,25 @@ class Ways {
 
     private Aim aim(PlanForm form, LocalDate start) {
         if (start.isBefore(today.date())) {
-            throw new Problem("start", "%s has passed; start today or later.".formatted(says.day(start)));
+            throw new InvalidField("start", "%s has passed; start today or later.".formatted(says.day(start)));
         }
         if (!form.due().isAfter(start)) {
-            throw new Problem("due", "%s is not after the start; give a later day.".formatted(says.day(form.due())));
+            throw new InvalidField(
+                    "due", "%s is not after the start; give a later day.".formatted(says.day(form.due())));
         }
         if (form.due().isAfter(today.date().plusYears(YEARS_AHEAD))) {
-            throw new Problem(
+            throw new InvalidField(
                     "due", "%s is more than %d years ahead; give an earlier day.".formatted(form.due(), YEARS_AHEAD));
         }
-        if ((long) form.wanted() * form.perPotOrOne() > 5000) {
-            throw new Problem(
+        if ((long) form.wanted() * form.perPotOrOne() > Limits.MOST_YOUNG_PLANTS) {
+            throw new InvalidField(
                     "perPot",
-                    "%d pots of %d are %,d rooted pieces; one plan holds 5,000. Make several plans."
-                            .formatted(form.wanted(), form.perPotOrOne(), form.wanted() * form.perPotOrOne()));
+                    "%d pots of %d are %,d rooted pieces; one plan holds %,d. Make several plans."
+                            .formatted(
+                                    form.wanted(),
+                                    form.perPotOrOne(),
+                                    form.wanted() * form.perPotOrOne(),
+                                    Limits.MOST_YOUNG_PLANTS));
         }
         return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
     }

@@ -4,7 +4,10 @@ import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Optional;
 import org.springframework.boot.web.servlet.error.ErrorController;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,8 +15,11 @@ import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.support.RequestContextUtils;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** Errors as pages that say what happened and what would do. */
 @Controller
@@ -21,6 +27,14 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 class ErrorPages implements ErrorController {
 
     private static final String SAID = ErrorPages.class.getName();
+    private static final String NOT_UNDERSTOOD =
+            "“%s” was not understood: whole numbers are digits only, days are as 2026-11-24. Correct it and send again.";
+
+    private final EveryPage page;
+
+    ErrorPages(EveryPage page) {
+        this.page = page;
+    }
 
     @RequestMapping("/error")
     String error(HttpServletRequest request, Model model) {
@@ -42,31 +56,63 @@ class ErrorPages implements ErrorController {
                 "A file of records may have 8 MB, some 100,000 lines. Split it by year and read the parts in turn.");
     }
 
-    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
-    void unreadable(MethodArgumentTypeMismatchException e, HttpServletRequest request, HttpServletResponse response)
+    @ExceptionHandler
+    String unreadable(MethodArgumentTypeMismatchException e, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        unreadable(e.getName(), request, response);
+        return refused(e.getName(), NOT_UNDERSTOOD.formatted(e.getName()), request, response);
     }
 
-    @ExceptionHandler(MissingServletRequestParameterException.class)
-    void missing(MissingServletRequestParameterException e, HttpServletRequest request, HttpServletResponse response)
+    @ExceptionHandler
+    String missing(MissingServletRequestParameterException e, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        unreadable(e.getParameterName(), request, response);
+        return refused(e.getParameterName(), NOT_UNDERSTOOD.formatted(e.getParameterName()), request, response);
     }
 
-    @ExceptionHandler(Unreadable.class)
-    void unreadable(Unreadable e, HttpServletRequest request, HttpServletResponse response) throws IOException {
-        unreadable(e.getMessage(), request, response);
+    @ExceptionHandler
+    String unreadable(UnreadableForm e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        return refused(e.getMessage(), NOT_UNDERSTOOD.formatted(e.getMessage()), request, response);
     }
 
-    private static void unreadable(String fields, HttpServletRequest request, HttpServletResponse response)
+    @ExceptionHandler
+    String problem(InvalidField e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        return refused(e.field(), "%s: %s".formatted(e.field(), e.getMessage()), request, response);
+    }
+
+    /** Both sides: how it stands now, and what was typed. */
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String clash(Clash e, HttpServletRequest request, Model model) {
+        page.fill(model, request);
+        model.addAttribute("stands", e.getMessage());
+        model.addAttribute("mark", e.mark());
+        model.addAttribute("address", request.getRequestURI());
+        model.addAttribute("typed", FormActions.typed(request));
+        model.addAttribute("back", cameFrom(request).orElse("/"));
+        return "platform/clash";
+    }
+
+    /** What was typed into a form goes back to its page; whatever else was asked for is answered with a page that says what is wrong. */
+    private static String refused(String field, String why, HttpServletRequest request, HttpServletResponse response)
             throws IOException {
-        answer(
-                request,
-                response,
-                HttpStatus.BAD_REQUEST,
-                "“%s” was not understood: whole numbers are digits only, days are as 2026-11-24. Go back, correct it and send again."
-                        .formatted(fields));
+        Optional<String> back = HttpMethod.POST.matches(request.getMethod()) ? cameFrom(request) : Optional.empty();
+        if (back.isEmpty()) {
+            answer(request, response, HttpStatus.BAD_REQUEST, why);
+            return null;
+        }
+        FormActions.refuse(RequestContextUtils.getOutputFlashMap(request), request, field, why);
+        return "redirect:" + back.get();
+    }
+
+    /** The page of ours that the request came from. */
+    private static Optional<String> cameFrom(HttpServletRequest request) {
+        String from = request.getHeader(HttpHeaders.REFERER);
+        String here = UriComponentsBuilder.fromUriString(request.getRequestURL().toString())
+                .replacePath("/")
+                .build()
+                .toUriString();
+        return from == null || !from.startsWith(here)
+                ? Optional.empty()
+                : Optional.of(from.substring(here.length() - 1)).filter(path -> !path.startsWith("//"));
     }
 
     /** Through the container, so that the page has what every page has. */

@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import org.springframework.beans.propertyeditors.StringTrimmerEditor;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.InitBinder;
@@ -20,6 +21,15 @@ class EveryPage {
         this.nursery = nursery;
         this.today = today;
         this.assets = assets;
+    }
+
+    /** The same for a page that is shown in place of the one asked for. */
+    void fill(Model model, HttpServletRequest request) {
+        model.addAttribute("here", here(request));
+        model.addAttribute("today", today());
+        model.addAttribute("nurseryName", nurseryName());
+        model.addAttribute("who", who());
+        model.addAttribute("assets", assets());
     }
 
     @ModelAttribute("here")

@@ -8,20 +8,20 @@ public final class Figures {
     /**
      * A whole number.
      *
-     * @throws Problem if something else is typed
+     * @throws InvalidField if something else is typed
      */
     public static Integer whole(String field, String typed) {
         try {
             return typed == null || typed.isBlank() ? null : Integer.valueOf(typed.strip());
         } catch (NumberFormatException e) {
-            throw new Problem(field, "“%s” is no whole number; give one, as 12.".formatted(typed));
+            throw new InvalidField(field, "“%s” is no whole number; give one, as 12.".formatted(typed));
         }
     }
 
     /**
      * A number with decimals, after a point or a comma.
      *
-     * @throws Problem if something else is typed
+     * @throws InvalidField if something else is typed
      */
     public static Double decimal(String field, String typed) {
         try {
@@ -29,7 +29,7 @@ public final class Figures {
                     ? null
                     : Double.valueOf(typed.strip().replace(',', '.'));
         } catch (NumberFormatException e) {
-            throw new Problem(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
+            throw new InvalidField(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
         }
     }
 }

@@ -17,7 +17,7 @@ public class Today {
     private final Clock clock;
     private final CurrentNursery nursery;
     private final JdbcClient database;
-    private final Map<UUID, Known> known = new ConcurrentHashMap<>();
+    private final Map<UUID, NurseryFacts> known = new ConcurrentHashMap<>();
 
     Today(Clock clock, CurrentNursery nursery, JdbcClient database) {
         this.clock = clock;
@@ -34,11 +34,11 @@ public class Today {
      * Refuses a day that is still to come.
      *
      * @param field the form's field
-     * @throws Problem if it is
+     * @throws InvalidField if it is
      */
     public void refuseFuture(String field, LocalDate day) {
         if (day.isAfter(date())) {
-            throw new Problem(field, "%s is still to come; give today or an earlier day.".formatted(day));
+            throw new InvalidField(field, "%s is still to come; give today or an earlier day.".formatted(day));
         }
     }
 
@@ -56,15 +56,15 @@ public class Today {
         return known(id).zone();
     }
 
-    private record Known(String name, ZoneId zone) {}
+    private record NurseryFacts(String name, ZoneId zone) {}
 
-    private Known known(UUID id) {
+    private NurseryFacts known(UUID id) {
         return known.computeIfAbsent(
                 id,
                 n -> database.sql("select name, zone from nursery where id = ?")
                         .param(n.toString())
-                        .query((row, i) -> new Known(row.getString("name"), ZoneId.of(row.getString("zone"))))
+                        .query((row, i) -> new NurseryFacts(row.getString("name"), ZoneId.of(row.getString("zone"))))
                         .optional()
-                        .orElse(new Known("", ZoneId.of("UTC"))));
+                        .orElse(new NurseryFacts("", ZoneId.of("UTC"))));
     }
 }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.promise;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.Seen;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -74,6 +75,26 @@ class Promise extends NurseryRow {
 
     PromiseView view() {
         return new PromiseView(
-                getId(), plantId, plantName, who, plants, due, confidence, placeInLine, given, state, closedOn);
+                getId(),
+                plantId,
+                plantName,
+                who,
+                plants,
+                due,
+                confidence,
+                placeInLine,
+                given,
+                state,
+                closedOn,
+                Seen.mark(mark(), version));
+    }
+
+    /** Its name in the marks of forms. */
+    String mark() {
+        return "promise " + getId();
+    }
+
+    long version() {
+        return version;
     }
 }

@@ -1,6 +1,6 @@
 package garden.vivarium.app.promise;
 
-import garden.vivarium.app.batch.ToCome;
+import garden.vivarium.app.bench.ToCome;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
@@ -69,19 +69,19 @@ public class PromiseBook {
 
     /** Everything that is owed, by plant. */
     @Transactional(readOnly = true)
-    public List<Line> lines() {
+    public List<PlantPromises> lines() {
         return new Ledger().lines();
     }
 
     /** Promises whose chance is below what was asked, the first due first. */
     @Transactional(readOnly = true)
-    public List<Line.Judged> atRisk() {
+    public List<PlantPromises.Judged> atRisk() {
         if (promises.findByState(PromiseState.OPEN).isEmpty()) {
             return List.of();
         }
         return new Ledger()
                 .judged()
-                .filter(Line.Judged::isShort)
+                .filter(PlantPromises.Judged::isShort)
                 .sorted((a, b) -> PromiseView.IN_LINE.compare(a.promise(), b.promise()))
                 .toList();
     }
@@ -102,7 +102,7 @@ public class PromiseBook {
 
     /** One promise as it stands; empty where it is no longer owed. */
     @Transactional(readOnly = true)
-    Optional<Line.Judged> judged(UUID promise) {
+    Optional<PlantPromises.Judged> judged(UUID promise) {
         Ledger ledger = new Ledger();
         return ledger.owed(promise).map(ledger::judge);
     }
@@ -184,7 +184,7 @@ public class PromiseBook {
                 add(
                         plantIds.get(s.batch().plant()),
                         new Pool(
-                                s.batch().planId(),
+                                s.batch().origin().planId(),
                                 s.batch().id(),
                                 s.batch().code(),
                                 "/batches/" + s.batch().code(),
@@ -236,7 +236,7 @@ public class PromiseBook {
             return pools.getOrDefault(plant, List.of());
         }
 
-        List<Line> lines() {
+        List<PlantPromises> lines() {
             return open.values().stream().map(this::line).toList();
         }
 
@@ -257,19 +257,19 @@ public class PromiseBook {
         }
 
         /** Promises alone, without what else there is to serve them. */
-        Stream<Line.Judged> judged() {
+        Stream<PlantPromises.Judged> judged() {
             return open.values().stream().flatMap(List::stream).map(this::judge);
         }
 
-        private Line line(List<PromiseView> inLine) {
+        private PlantPromises line(List<PromiseView> inLine) {
             UUID plant = inLine.get(0).plantId();
             LocalDate far = today.date().plusDays(FAR_AHEAD);
-            return new Line(
+            return new PlantPromises(
                     plant,
                     inLine.get(0).plant(),
                     inLine.stream().map(this::judge).toList(),
                     pools(plant).stream()
-                            .map(p -> new Line.Source(
+                            .map(p -> new PlantPromises.Source(
                                     p.id(),
                                     p.isStuck(),
                                     p.words(),
@@ -289,10 +289,10 @@ public class PromiseBook {
         }
 
         /** As it stands and, where it is short, with what would make it up. */
-        private Line.Judged judge(PromiseView promise) {
+        private PlantPromises.Judged judge(PromiseView promise) {
             LocalDate day = day(promise);
             List<Prospect> shares = new ArrayList<>();
-            List<Line.Drawn> drawn = new ArrayList<>();
+            List<PlantPromises.Drawn> drawn = new ArrayList<>();
             List<Working.Step> steps = new ArrayList<>();
             for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
                 Optional<Pool> pool = pool(c);
@@ -302,7 +302,7 @@ public class PromiseBook {
                 Prospect prospect = pool.get().share(c, day, true);
                 shares.add(prospect);
                 Supply share = prospect.alone();
-                drawn.add(new Line.Drawn(
+                drawn.add(new PlantPromises.Drawn(
                         c.getId(),
                         pool.get().words(),
                         pool.get().address(),
@@ -329,7 +329,7 @@ public class PromiseBook {
                             promise.owed(),
                             promise.due() == null ? "" : " by " + says.day(promise.due()),
                             100 * chance)));
-            return new Line.Judged(
+            return new PlantPromises.Judged(
                     promise,
                     drawn,
                     chance,

@@ -1,8 +1,8 @@
 package garden.vivarium.app.promise;
 
 import garden.vivarium.app.plan.PlanView;
-import garden.vivarium.app.platform.Deeds;
 import garden.vivarium.app.platform.Figures;
+import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.stock.Stock;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -46,7 +46,7 @@ class PromiseController {
             @RequestParam(required = false) LocalDate due,
             @RequestParam(required = false) String sure,
             RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> {
+        return FormActions.run(next, "/promises", () -> {
             promises.make(who, plant, Figures.whole("plants", plants), due, Figures.whole("sure", sure));
             return "Promised.";
         });
@@ -54,34 +54,34 @@ class PromiseController {
 
     @PostMapping("/{id}/cover")
     String cover(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.drawOnFree(id));
+        return FormActions.run(next, "/promises", () -> promises.drawOnFree(id));
     }
 
     @PostMapping("/shares/{id}/give")
     String give(@PathVariable UUID id, @RequestParam(required = false) String plants, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.give(id, Figures.whole("plants", plants)));
+        return FormActions.run(next, "/promises", () -> promises.give(id, Figures.whole("plants", plants)));
     }
 
     @PostMapping("/shares/{id}/let-go")
     String letGo(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.letGo(id));
+        return FormActions.run(next, "/promises", () -> promises.letGo(id));
     }
 
     @PostMapping("/{id}/drop")
     String drop(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.drop(id));
+        return FormActions.run(next, "/promises", () -> promises.drop(id));
     }
 
     @PostMapping("/{id}/forward")
     String forward(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.tell(next, "/promises", () -> promises.forward(id));
+        return FormActions.run(next, "/promises", () -> promises.forward(id));
     }
 
     @PostMapping("/{id}/top-up")
     String topUp(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.lead(next, "/promises", () -> {
+        return FormActions.runAndGo(next, "/promises", () -> {
             PlanView plan = promises.topUp(id);
-            return new Deeds.Done(
+            return new FormActions.Result(
                     "%d planned for it. Stick them when you are at the bench.".formatted(plan.take()),
                     "/plan/" + plan.id() + "/stick");
         });

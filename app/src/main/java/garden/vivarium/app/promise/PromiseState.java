@@ -2,7 +2,17 @@ package garden.vivarium.app.promise;
 
 /** What has become of a promise. */
 public enum PromiseState {
-    OPEN,
-    KEPT,
-    DROPPED
+    OPEN("open"),
+    KEPT("kept"),
+    DROPPED("dropped");
+
+    private final String words;
+
+    PromiseState(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
 }

@@ -4,7 +4,8 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.UUID;
 
-/** A promise as pages and other modules see it; {@code due} is null for a name that waits in line. */
+/** A promise as pages and other modules see it; {@code due} is null for a name that waits in line,
+ * {@code seen} the mark of its forms. */
 public record PromiseView(
         UUID id,
         UUID plantId,
@@ -16,7 +17,8 @@ public record PromiseView(
         int placeInLine,
         int given,
         PromiseState state,
-        LocalDate closedOn) {
+        LocalDate closedOn,
+        String seen) {
 
     /** Who is served first: by day due, then by place in line; names that wait come after all days. */
     static final Comparator<PromiseView> IN_LINE = Comparator.comparing(

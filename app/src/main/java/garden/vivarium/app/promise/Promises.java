@@ -6,13 +6,15 @@ import garden.vivarium.app.plan.PlanReplaced;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Limits;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Promises {
 
-    private static final int MOST_PLANTS = 5000;
     private static final double USUAL_CONFIDENCE = 0.9;
     private static final double MAY_COME = 0.1;
 
@@ -36,6 +37,7 @@ public class Promises {
     private final Plans plans;
     private final Stock stock;
     private final Says says;
+    private final Seen seen;
     private final Today today;
 
     Promises(
@@ -45,6 +47,7 @@ public class Promises {
             Plans plans,
             Stock stock,
             Says says,
+            Seen seen,
             Today today) {
         this.promises = promises;
         this.claims = claims;
@@ -52,6 +55,7 @@ public class Promises {
         this.plans = plans;
         this.stock = stock;
         this.says = says;
+        this.seen = seen;
         this.today = today;
     }
 
@@ -63,31 +67,31 @@ public class Promises {
      * @param plants how many, 1 to 5,000
      * @param due by when; null for a name that waits in line
      * @param sure the chance asked for, in per cent; null for 90
-     * @throws Problem naming the field, if something cannot be
+     * @throws InvalidField naming the field, if something cannot be
      */
     @Transactional
     public PromiseView make(String who, UUID plant, Integer plants, LocalDate due, Integer sure) {
         PlantView of = stock.plants().stream()
                 .filter(p -> p.id().equals(plant))
                 .findFirst()
-                .orElseThrow(() -> new Problem("plant", "That plant is not here; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("plant", "That plant is not here; choose one from the list."));
         if (who == null || who.isBlank()) {
-            throw new Problem("who", "Say to whom, or for what occasion.");
+            throw new InvalidField("who", "Say to whom, or for what occasion.");
         }
         if (who.strip().length() > 120) {
-            throw new Problem("who", "Shorten the name to 120 characters.");
+            throw new InvalidField("who", "Shorten the name to 120 characters.");
         }
-        if (plants == null || plants < 1 || plants > MOST_PLANTS) {
-            throw new Problem("plants", "Promise 1 to 5,000 plants.");
+        if (plants == null || plants < 1 || plants > Limits.MOST_YOUNG_PLANTS) {
+            throw new InvalidField("plants", "Promise 1 to %,d plants.".formatted(Limits.MOST_YOUNG_PLANTS));
         }
         if (due != null && due.isBefore(today.date())) {
-            throw new Problem("due", "%s has passed; give today or a later day.".formatted(says.day(due)));
+            throw new InvalidField("due", "%s has passed; give today or a later day.".formatted(says.day(due)));
         }
         if (due != null && due.isAfter(today.date().plusYears(5))) {
-            throw new Problem("due", "%s is more than 5 years ahead; give an earlier day.".formatted(due));
+            throw new InvalidField("due", "%s is more than 5 years ahead; give an earlier day.".formatted(due));
         }
         if (sure != null && (sure < 50 || sure > 99)) {
-            throw new Problem("sure", "Ask for 50% to 99%; nothing that grows is 100% sure.");
+            throw new InvalidField("sure", "Ask for 50% to 99%; nothing that grows is 100% sure.");
         }
         Promise made = save(of, who.strip(), plants, due, sure == null ? USUAL_CONFIDENCE : sure / 100.0);
         drawOnFree(made.getId());
@@ -106,7 +110,7 @@ public class Promises {
      */
     @Transactional
     public String drawOnFree(UUID id) {
-        PromiseView promise = find(id).view();
+        PromiseView promise = toChange(id).view();
         int missing = promise.owed()
                 - claims.findByPromiseId(id).stream()
                         .mapToInt(c -> c.plants() - c.given())
@@ -162,7 +166,7 @@ public class Promises {
     /** Lets go of what a promise draws on and has not been given. */
     @Transactional
     public String letGo(UUID claim) {
-        Claim found = claims.findById(claim).orElseThrow(() -> new Missing("no such share"));
+        Claim found = claims.findById(claim).orElseThrow(() -> new NotFound("no such share"));
         int freed = found.plants() - found.given();
         found.letGo();
         return "%s free again.".formatted(says.count(freed, "plant is", "plants are"));
@@ -171,15 +175,15 @@ public class Promises {
     /**
      * Hands plants over.
      *
-     * @throws Problem if more are given than are owed
+     * @throws InvalidField if more are given than are owed
      */
     @Transactional
     public String give(UUID claim, Integer plants) {
-        Claim from = claims.findById(claim).orElseThrow(() -> new Missing("no such share"));
-        Promise promise = find(from.promiseId());
+        Claim from = claims.findById(claim).orElseThrow(() -> new NotFound("no such share"));
+        Promise promise = toChange(from.promiseId());
         int owed = promise.view().owed();
         if (plants == null || plants < 1 || plants > owed) {
-            throw new Problem("plants", "%d are owed; give 1 to %d.".formatted(owed, owed));
+            throw new InvalidField("plants", "%d are owed; give 1 to %d.".formatted(owed, owed));
         }
         from.gave(plants);
         promise.gave(plants, today.date());
@@ -198,7 +202,7 @@ public class Promises {
      */
     @Transactional
     public String drop(UUID id) {
-        Promise promise = find(id);
+        Promise promise = toChange(id);
         int freed = 0;
         for (Claim c : claims.findByPromiseId(id)) {
             freed += c.plants() - c.given();
@@ -215,7 +219,7 @@ public class Promises {
     /** Moves a promise one place forward among those of its plant that are due on the same day, or wait without one. */
     @Transactional
     public String forward(UUID id) {
-        Promise promise = find(id);
+        Promise promise = toChange(id);
         PromiseView view = promise.view();
         List<Promise> same = new ArrayList<>(promises.findByState(PromiseState.OPEN).stream()
                 .filter(p -> p.view().plantId().equals(view.plantId())
@@ -238,13 +242,14 @@ public class Promises {
      * Plans the pieces that make up what is short, and lets the promise draw on them.
      *
      * @return the plan, to be stuck
-     * @throws Problem if it is no longer short, or nothing would do
+     * @throws InvalidField if it is no longer short, or nothing would do
      */
     @Transactional
     public PlanView topUp(UUID id) {
-        Line.Judged judged = book.judged(id).orElseThrow(() -> new Missing("no such promise"));
+        toChange(id);
+        PlantPromises.Judged judged = book.judged(id).orElseThrow(() -> new NotFound("no such promise"));
         TopUps.Advice advice = judged.advice()
-                .orElseThrow(() -> new Problem(
+                .orElseThrow(() -> new InvalidField(
                         "promise",
                         judged.isShort()
                                 ? "Nothing stuck today would be there in time; speak to %s, or look for plants elsewhere."
@@ -291,6 +296,20 @@ public class Promises {
     }
 
     private Promise find(UUID id) {
-        return promises.findById(id).orElseThrow(() -> new Missing("no such promise"));
+        return promises.findById(id).orElseThrow(() -> new NotFound("no such promise"));
+    }
+
+    /** The promise, for whoever changes it; whoever saw another state of it is told. */
+    private Promise toChange(UUID id) {
+        Promise promise = find(id);
+        seen.check(promise.mark(), promise.version(), () -> {
+            PromiseView now = promise.view();
+            return switch (now.state()) {
+                case OPEN -> "%s has %d of %d now.".formatted(now.who(), now.given(), now.plants());
+                case KEPT -> "%s has all %d; the promise is kept.".formatted(now.who(), now.plants());
+                case DROPPED -> "The promise to %s has been dropped.".formatted(now.who());
+            };
+        });
+        return promise;
     }
 }

@@ -1,14 +1,14 @@
 package garden.vivarium.app.round;
 
-import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Task;
-import garden.vivarium.app.batch.ToCome;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.bench.ToCome;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.promise.PromiseBook;
@@ -33,7 +33,7 @@ class Away {
     private static final int CARE_HARMS_AFTER = 3;
     private static final int USUAL_LIMIT = 21;
 
-    private final BatchReads reads;
+    private final Benches benches;
     private final ToCome toCome;
     private final Plans plans;
     private final PromiseBook promises;
@@ -43,7 +43,7 @@ class Away {
     private final Today today;
 
     Away(
-            BatchReads reads,
+            Benches benches,
             ToCome toCome,
             Plans plans,
             PromiseBook promises,
@@ -51,7 +51,7 @@ class Away {
             Protocols protocols,
             Says says,
             Today today) {
-        this.reads = reads;
+        this.benches = benches;
         this.toCome = toCome;
         this.plans = plans;
         this.promises = promises;
@@ -86,23 +86,23 @@ class Away {
     /**
      * Judges an absence.
      *
-     * @throws Problem naming the field, if the days cannot be
+     * @throws InvalidField naming the field, if the days cannot be
      */
     @Transactional(readOnly = true)
     Outlook judge(LocalDate from, LocalDate back) {
         if (from.isBefore(today.date())) {
-            throw new Problem("from", "%s has passed; give today or a later day.".formatted(says.day(from)));
+            throw new InvalidField("from", "%s has passed; give today or a later day.".formatted(says.day(from)));
         }
         if (!back.isAfter(from)) {
-            throw new Problem("back", "%s is not after you leave; give a later day.".formatted(says.day(back)));
+            throw new InvalidField("back", "%s is not after you leave; give a later day.".formatted(says.day(back)));
         }
         if (back.isAfter(from.plusDays(Absence.MOST_DAYS))) {
-            throw new Problem(
+            throw new InvalidField(
                     "back", "An absence is reckoned up to %d days; give an earlier day.".formatted(Absence.MOST_DAYS));
         }
         Absence absence = new Absence(from, back);
         Outlook found = new Outlook(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        List<BatchReads.Row> rows = reads.open();
+        List<Benches.Row> rows = benches.open();
         rows.forEach(r -> r.tasks().forEach(t -> sort(absence, found, r, t)));
         Map<UUID, String> places = rows.stream()
                 .collect(Collectors.toMap(r -> r.batch().id(), r -> r.place().name()));
@@ -140,7 +140,7 @@ class Away {
                 "");
     }
 
-    private void sort(Absence absence, Outlook found, BatchReads.Row row, Task task) {
+    private void sort(Absence absence, Outlook found, Benches.Row row, Task task) {
         BatchView b = task.batch();
         put(
                 absence,

@@ -1,6 +1,6 @@
 package garden.vivarium.app.round;
 
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import java.time.LocalDate;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,7 +27,7 @@ class AwayController {
         if (from != null && back != null) {
             try {
                 model.addAttribute("away", away.judge(from, back));
-            } catch (Problem p) {
+            } catch (InvalidField p) {
                 model.addAttribute("wrong", p.field());
                 model.addAttribute("why", p.getMessage());
             }

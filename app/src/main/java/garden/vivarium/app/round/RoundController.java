@@ -1,7 +1,7 @@
 package garden.vivarium.app.round;
 
-import garden.vivarium.app.batch.Task;
-import garden.vivarium.app.platform.Deeds;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.platform.FormActions;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -36,6 +36,6 @@ class RoundController {
             @RequestParam(defaultValue = "false") boolean notYet,
             RedirectAttributes next) {
         next.addFlashAttribute("saidOf", code);
-        return Deeds.tell(next, "/round", () -> rounds.done(kind, code, potting, notYet));
+        return FormActions.run(next, "/round", () -> rounds.done(kind, code, potting, notYet));
     }
 }

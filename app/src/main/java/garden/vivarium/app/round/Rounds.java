@@ -1,15 +1,14 @@
 package garden.vivarium.app.round;
 
-import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.app.round.Round.Item;
 import garden.vivarium.app.round.Round.Stop;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -33,28 +32,28 @@ class Rounds {
 
     private static final int DAYS_AHEAD = 7;
 
-    private final BatchReads reads;
+    private final Benches benches;
     private final Batches batches;
     private final Plans plans;
-    private final Errands errands;
+    private final OtherTasks otherTasks;
     private final Stock stock;
     private final Protocols protocols;
     private final Says says;
     private final Today today;
 
     Rounds(
-            BatchReads reads,
+            Benches benches,
             Batches batches,
             Plans plans,
-            Errands errands,
+            OtherTasks otherTasks,
             Stock stock,
             Protocols protocols,
             Says says,
             Today today) {
-        this.reads = reads;
+        this.benches = benches;
         this.batches = batches;
         this.plans = plans;
-        this.errands = errands;
+        this.otherTasks = otherTasks;
         this.stock = stock;
         this.protocols = protocols;
         this.says = says;
@@ -65,15 +64,14 @@ class Rounds {
     @Transactional(readOnly = true)
     Round today() {
         LocalDate day = today.date();
-        List<BatchReads.Row> rows = reads.open();
-        Map<PlaceView, List<Item>> byPlace =
-                new TreeMap<>(Comparator.comparingInt(PlaceView::walkOrder).thenComparing(PlaceView::name));
-        List<Item> coming = new ArrayList<>();
-        for (BatchReads.Row row : rows) {
+        List<Benches.Row> rows = benches.open();
+        List<Item> due = new ArrayList<>();
+        List<Item.BatchTask> coming = new ArrayList<>();
+        for (Benches.Row row : rows) {
             for (Task task : row.tasks()) {
-                Item item = new Item(row, task, null, null);
+                Item.BatchTask item = new Item.BatchTask(row, task);
                 if (!task.due().isAfter(day)) {
-                    byPlace.computeIfAbsent(row.place(), p -> new ArrayList<>()).add(item);
+                    due.add(item);
                 } else if (!task.due().isAfter(day.plusDays(DAYS_AHEAD))) {
                     coming.add(item);
                 }
@@ -81,17 +79,17 @@ class Rounds {
         }
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
-        for (PlanView plan : plans.waiting()) {
-            StockPlantView parent = parents.get(plan.stockPlantId());
-            if (!plan.startOn().isAfter(day)) {
-                byPlace.computeIfAbsent(parent.place(), p -> new ArrayList<>())
-                        .add(new Item(null, null, start(plan, parent), null));
-            }
-        }
-        for (Errand errand : errands.of(day, parents.values())) {
-            byPlace.computeIfAbsent(errand.place(), p -> new ArrayList<>()).add(new Item(null, null, null, errand));
-        }
+        plans.waiting().stream()
+                .filter(p -> !p.startOn().isAfter(day))
+                .forEach(p -> due.add(start(p, parents.get(p.stockPlantId()))));
+        due.addAll(otherTasks.of(day, parents.values()));
         coming.sort(Comparator.comparing(i -> i.task().due()));
+        Map<PlaceView, List<Item>> byPlace = due.stream()
+                .collect(Collectors.groupingBy(
+                        Item::place,
+                        () -> new TreeMap<>(
+                                Comparator.comparingInt(PlaceView::walkOrder).thenComparing(PlaceView::name)),
+                        Collectors.toList()));
         List<Stop> stops = byPlace.entrySet().stream()
                 .map(e -> new Stop(e.getKey(), e.getValue()))
                 .toList();
@@ -102,16 +100,16 @@ class Rounds {
      * Does a task whole, as its key says.
      *
      * @return what was done, in words
-     * @throws Problem if it cannot be done any more
+     * @throws InvalidField if it cannot be done any more
      */
     @Transactional
     String done(Task.Kind kind, String code, UUID potting, boolean notYet) {
         LocalDate day = today.date();
-        Task task = reads.tasks(code).stream()
+        Task task = benches.tasks(code).stream()
                 .filter(t -> t.kind() == kind)
                 .filter(t -> potting == null || potting.equals(t.potting()))
                 .findFirst()
-                .orElseThrow(() -> new Problem("code", "%s no longer asks for that.".formatted(code)));
+                .orElseThrow(() -> new InvalidField("code", "%s no longer asks for that.".formatted(code)));
         switch (kind) {
             case STICK -> batches.stick(code, day, task.pieces());
             case LOOK -> batches.lookUnchanged(code, day);
@@ -135,14 +133,14 @@ class Rounds {
         };
     }
 
-    private Round.Start start(PlanView plan, StockPlantView s) {
+    private Item.Start start(PlanView plan, StockPlantView s) {
         LocalDate last = plan.lastSafeStart();
         boolean late = last != null && !today.date().isBefore(last);
         String title = protocols
                 .version(plan.protocol(), plan.protocolVersion())
                 .map(Protocol::title)
                 .orElse("");
-        return new Round.Start(
+        return new Item.Start(
                 plan,
                 s,
                 "Take %d from %s".formatted(plan.take(), s.code()),

@@ -1,2 +1,5 @@
-/** The day's walk past everything that needs a hand. Uses {@code batch}, {@code plan}, {@code stock} and {@code platform}. */
+/** The day’s walk past everything that needs a hand. */
+@ApplicationModule(allowedDependencies = {"promise", "plan", "bench", "batch", "care", "guide", "stock", "platform"})
 package garden.vivarium.app.round;
+
+import org.springframework.modulith.ApplicationModule;

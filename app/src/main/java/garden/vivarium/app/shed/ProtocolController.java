@@ -1,10 +1,10 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.guide.Protocols;
-import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
-import garden.vivarium.app.platform.Unreadable;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.LookKind;
@@ -36,10 +36,10 @@ class ProtocolController {
 
     @PostMapping("/copy")
     String copy(@PathVariable String key, @RequestParam(required = false) String name, RedirectAttributes next) {
-        return Deeds.lead(
+        return FormActions.runAndGo(
                 next,
                 "/guide/" + key,
-                () -> new Deeds.Done(
+                () -> new FormActions.Result(
                         "Copied. Change what you do otherwise; the guide stays as it is.",
                         "/guide/" + protocols.copy(key, name).key() + "/change"));
     }
@@ -57,8 +57,8 @@ class ProtocolController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
-        Unreadable.refuse(form, wrong);
-        Unreadable.refuse(form.rest(), wrong);
+        UnreadableForm.refuse(form, wrong);
+        UnreadableForm.refuse(form.rest(), wrong);
         Protocol before = own(key);
         refuseDisorder(form, wrong);
         form.rest().refuseDisorder(before, wrong);
@@ -75,7 +75,7 @@ class ProtocolController {
                         "Version %d. Batches that run keep the version they were stuck under."
                                 .formatted(after.version()));
                 return "redirect:/guide/" + key;
-            } catch (Problem p) {
+            } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }
@@ -119,11 +119,12 @@ class ProtocolController {
         return protocols
                 .current(key)
                 .filter(Protocol::isOwn)
-                .orElseThrow(() -> new Missing("no such protocol of your own"));
+                .orElseThrow(() -> new NotFound("no such protocol of your own"));
     }
 
     private String show(Protocol protocol, Model model) {
         model.addAttribute("p", protocol);
+        model.addAttribute("seen", protocols.versions(protocol.key()).get(0).seen());
         model.addAttribute("media", guide.media());
         model.addAttribute("kinds", LookKind.values());
         model.addAttribute("months", Month.values());

@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.validation.constraints.Max;
@@ -26,7 +27,7 @@ record ProtocolRest(
         @NotBlank(message = "Say what a piece is.") @Size(max = 80, message = "Shorten it to 80 characters.")
         String pieceKind,
 
-        @Min(value = 1, message = "1 mm or more.") @Max(value = 5000, message = "At most 5,000 mm.")
+        @Min(value = 1, message = "1 mm or more.") @Max(value = Limits.LONGEST_PIECE_MM, message = "At most 5,000 mm.")
         Integer lengthMm,
 
         @Min(value = 0, message = "0 nodes or more.") @Max(value = 100, message = "At most 100 nodes.")

@@ -1,6 +1,6 @@
 package garden.vivarium.app.shed;
 
-import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
@@ -62,7 +62,7 @@ class Schools {
 
     /** What this nursery's batches say of a protocol, over the plants of a group. */
     private static OwnRecord own(NurseryRecord record, Protocol p, String group) {
-        Way way = new Way("", group, p.method(), p.medium(), Way.treatment(String.join(";", p.wayTreatment())));
+        Way way = Evidence.way(p, "", group);
         List<WayBatch> batches = record.ways().entrySet().stream()
                 .filter(e -> e.getKey().group().equals(group))
                 .flatMap(e -> e.getValue().stream())

@@ -2,7 +2,7 @@ package garden.vivarium.app.shed;
 
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.PlantGroup;
@@ -51,7 +51,7 @@ class ShedController {
     @GetMapping("/guide/{key}")
     String protocol(@PathVariable String key, @RequestParam(required = false) Integer version, Model model) {
         Protocol protocol = (version == null ? protocols.current(key) : protocols.version(key, version))
-                .orElseThrow(() -> new Missing("no such protocol"));
+                .orElseThrow(() -> new NotFound("no such protocol"));
         model.addAttribute("p", protocol);
         model.addAttribute("method", guide.method(protocol.method()).orElseThrow());
         model.addAttribute("page", guide.page(protocol.method()));
@@ -66,7 +66,7 @@ class ShedController {
 
     @GetMapping("/guide/methods/{name}")
     String method(@PathVariable String name, Model model) {
-        Method method = guide.method(name).orElseThrow(() -> new Missing("no such method"));
+        Method method = guide.method(name).orElseThrow(() -> new NotFound("no such method"));
         model.addAttribute("method", method);
         model.addAttribute("page", guide.page(method.name()));
         model.addAttribute(
@@ -85,8 +85,8 @@ class ShedController {
 
     @GetMapping("/guide/jobs/{group}/{method}")
     String job(@PathVariable String group, @PathVariable String method, Model model) {
-        PlantGroup known = guide.group(group).orElseThrow(() -> new Missing("no such group"));
-        Method how = guide.method(method).orElseThrow(() -> new Missing("no such method"));
+        PlantGroup known = guide.group(group).orElseThrow(() -> new NotFound("no such group"));
+        Method how = guide.method(method).orElseThrow(() -> new NotFound("no such method"));
         model.addAttribute("group", known);
         model.addAttribute("method", how);
         model.addAttribute("columns", schools.job(known.key(), how.name()));

@@ -1,11 +1,13 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.timing.Climate;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.Version;
 
 /** Where things stand, in walking order. */
 @Entity
@@ -20,6 +22,9 @@ class Place extends NurseryRow {
     private int walkOrder;
     private Double trays;
 
+    @Version
+    private long version;
+
     protected Place() {}
 
     Place(String name, Climate climate, int walkOrder) {
@@ -29,7 +34,16 @@ class Place extends NurseryRow {
     }
 
     PlaceView view() {
-        return new PlaceView(getId(), name, climate, walkOrder, trays);
+        return new PlaceView(getId(), name, climate, walkOrder, trays, Seen.mark(mark(), version));
+    }
+
+    /** Its name in the marks of forms. */
+    String mark() {
+        return "place " + name;
+    }
+
+    long version() {
+        return version;
     }
 
     void holds(Double howMany) {

@@ -3,5 +3,5 @@ package garden.vivarium.app.stock;
 import garden.vivarium.core.timing.Climate;
 import java.util.UUID;
 
-/** A place as other modules and pages see it. */
-public record PlaceView(UUID id, String name, Climate climate, int walkOrder, Double trays) {}
+/** A place as other modules and pages see it; {@code seen} is the mark of its forms. */
+public record PlaceView(UUID id, String name, Climate climate, int walkOrder, Double trays, String seen) {}

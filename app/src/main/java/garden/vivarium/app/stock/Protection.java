@@ -16,6 +16,11 @@ public enum Protection {
         this.rule = rule;
     }
 
+    /** Whether nothing stands against propagating it. */
+    public boolean isFree() {
+        return this == FREE;
+    }
+
     public String words() {
         return words;
     }

@@ -1,10 +1,12 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.timing.Climate;
@@ -30,6 +32,7 @@ public class Stock {
     private final StockLookRepository looks;
     private final Guide guide;
     private final CurrentNursery nursery;
+    private final Seen seen;
     private final Today today;
 
     Stock(
@@ -40,6 +43,7 @@ public class Stock {
             StockLookRepository looks,
             Guide guide,
             CurrentNursery nursery,
+            Seen seen,
             Today today) {
         this.plants = plants;
         this.places = places;
@@ -48,6 +52,7 @@ public class Stock {
         this.looks = looks;
         this.guide = guide;
         this.nursery = nursery;
+        this.seen = seen;
         this.today = today;
     }
 
@@ -109,15 +114,22 @@ public class Stock {
      * Says how many trays a place holds.
      *
      * @param trays above 0 and at most 10,000; null where nobody has measured
-     * @throws Problem if it cannot be
+     * @throws InvalidField if it cannot be
      */
     @Transactional
     public void holds(UUID place, Double trays) {
         if (trays != null && (!(trays > 0) || trays > 10_000)) {
-            throw new Problem(
+            throw new InvalidField(
                     "trays", "A place holds more than none and at most 10,000 trays; leave it empty if not measured.");
         }
-        places.findById(place).orElseThrow(() -> new Missing("no such place")).holds(trays);
+        Place found = places.findById(place).orElseThrow(() -> new NotFound("no such place"));
+        seen.check(found.mark(), found.version(), () -> {
+            Double now = found.view().trays();
+            return now == null
+                    ? "Nobody has measured %s.".formatted(found.view().name())
+                    : "%s now holds %s trays.".formatted(found.view().name(), now);
+        });
+        found.holds(trays);
     }
 
     /** The place of the name; made at the end of the walk if unknown. */
@@ -129,7 +141,7 @@ public class Stock {
     /**
      * Adds a stock plant or lot. The plant and the place are made if they are new.
      *
-     * @throws Problem if the group is unknown, or differs from the one that the plant already has
+     * @throws InvalidField if the group is unknown, or differs from the one that the plant already has
      */
     @Transactional
     public StockPlantView add(StockPlantForm form) {
@@ -154,7 +166,7 @@ public class Stock {
     /** Changes what is known of a stock plant and of its plant; its name stays. */
     @Transactional
     public StockPlantView change(UUID id, StockPlantForm form) {
-        StockPlant known = stock.withPlant(id).orElseThrow(() -> new Missing("no such stock plant"));
+        StockPlant known = toChange(id);
         describe(known.plant(), form, form.flowersOnce());
         describe(known, form);
         return view(known);
@@ -167,7 +179,7 @@ public class Stock {
      */
     @Transactional
     public void cut(UUID id, int pieces, LocalDate day, boolean hard) {
-        StockPlant plant = stock.findById(id).orElseThrow(() -> new Missing("no such stock plant"));
+        StockPlant plant = toChange(id);
         harvests.save(new Harvest(id, day, pieces, plant.cut(pieces, day, hard, rhythm(plant))));
     }
 
@@ -184,16 +196,16 @@ public class Stock {
      *
      * @param pieces what it bears, or null if not counted
      * @param shoots new shoots since a hard cut, or null if not counted
-     * @throws Problem if a number or the day cannot be
+     * @throws InvalidField if a number or the day cannot be
      */
     @Transactional
     public StockPlantView look(UUID id, LocalDate day, Integer pieces, Integer shoots, StockState state, String note) {
-        StockPlant plant = stock.withPlant(id).orElseThrow(() -> new Missing("no such stock plant"));
+        StockPlant plant = toChange(id);
         today.refuseFuture("lookedOn", day);
         refuseCount("pieces", pieces);
         refuseCount("shoots", shoots);
         if (note != null && note.length() > 500) {
-            throw new Problem("note", "Shorten the note to 500 characters.");
+            throw new InvalidField("note", "Shorten the note to 500 characters.");
         }
         looks.save(new StockLook(
                 id,
@@ -211,8 +223,9 @@ public class Stock {
     }
 
     private static void refuseCount(String field, Integer count) {
-        if (count != null && (count < 0 || count > 5000)) {
-            throw new Problem(field, "%,d is not believable; give 0 to 5,000.".formatted(count));
+        if (count != null && (count < 0 || count > Limits.MOST_FROM_ONE_PLANT)) {
+            throw new InvalidField(
+                    field, "%,d is not believable; give 0 to %,d.".formatted(count, Limits.MOST_FROM_ONE_PLANT));
         }
     }
 
@@ -235,13 +248,28 @@ public class Stock {
     /** It has been seen that it may be cut again. */
     @Transactional
     public void restSeen(UUID id) {
-        stock.findById(id).orElseThrow(() -> new Missing("no such stock plant")).restSeen(today.date());
+        toChange(id).restSeen(today.date());
     }
 
     /** Sets the first day out of quarantine; null lifts it. */
     @Transactional
     public void quarantine(UUID id, LocalDate until) {
-        stock.findById(id).orElseThrow(() -> new Missing("no such stock plant")).quarantine(until);
+        toChange(id).quarantine(until);
+    }
+
+    /** The stock plant, for whoever changes it; whoever saw another state of it is told. */
+    private StockPlant toChange(UUID id) {
+        StockPlant plant = stock.withPlant(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        seen.check(plant.mark(), plant.version(), () -> {
+            StockPlantView now = view(plant);
+            return "%s now stands in %s, %s, and bears %s."
+                    .formatted(
+                            now.code(),
+                            now.place().name(),
+                            now.state().words(),
+                            now.piecesNow() == null ? "a number that nobody has counted" : now.piecesNow());
+        });
+        return plant;
     }
 
     private void describe(StockPlant plant, StockPlantForm form) {
@@ -281,14 +309,15 @@ public class Stock {
 
     private String group(StockPlantForm form) {
         return guide.group(form.group())
-                .orElseThrow(() -> new Problem("group", "That group is not in the guide; choose one from the list."))
+                .orElseThrow(
+                        () -> new InvalidField("group", "That group is not in the guide; choose one from the list."))
                 .key();
     }
 
     private Plant sameGroup(Plant known, StockPlantForm form) {
         if (!known.view().group().equals(group(form))) {
             String words = guide.group(known.view().group()).map(g -> g.words()).orElse("another group");
-            throw new Problem(
+            throw new InvalidField(
                     "group",
                     "%s is already here as %s; choose that, or give this plant another name."
                             .formatted(form.plant(), words));

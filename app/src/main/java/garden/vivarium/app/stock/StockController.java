@@ -1,8 +1,8 @@
 package garden.vivarium.app.stock;
 
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
-import garden.vivarium.app.platform.Unreadable;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
@@ -81,14 +81,14 @@ class StockController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
-        Unreadable.refuse(form, wrong);
+        UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
                 StockPlantView added = stock.add(form);
                 next.addFlashAttribute(
                         "said", "%s added as %s.".formatted(added.plant().name(), added.code()));
                 return "redirect:/stock";
-            } catch (Problem p) {
+            } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }
@@ -98,7 +98,7 @@ class StockController {
 
     @GetMapping("/{id}/change")
     String change(@PathVariable UUID id, Model model) {
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         model.addAttribute("form", StockPlantForm.of(plant));
         model.addAttribute("plant", plant);
         return "stock/form";
@@ -111,15 +111,15 @@ class StockController {
             BindingResult wrong,
             Model model,
             RedirectAttributes next) {
-        Unreadable.refuse(form, wrong);
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        UnreadableForm.refuse(form, wrong);
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         if (!wrong.hasErrors()) {
             try {
                 stock.change(id, form);
                 next.addFlashAttribute(
                         "said", "%s (%s) changed.".formatted(plant.plant().name(), plant.code()));
                 return "redirect:/stock/" + id;
-            } catch (Problem p) {
+            } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.stock.Regrowth;
 import jakarta.persistence.Column;
@@ -169,6 +170,16 @@ class StockPlant extends NurseryRow {
                 restSeenOn,
                 fromBatchId,
                 fromPiece,
-                note);
+                note,
+                Seen.mark(mark(), version));
+    }
+
+    /** Its name in the marks of forms. */
+    String mark() {
+        return "stock " + code;
+    }
+
+    long version() {
+        return version;
     }
 }

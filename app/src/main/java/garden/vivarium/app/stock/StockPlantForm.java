@@ -1,5 +1,6 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -50,7 +51,9 @@ public record StockPlantForm(
         Climate climate,
 
         @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
-        @Max(value = 5000, message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
+        @Max(
+                value = Limits.MOST_FROM_ONE_PLANT,
+                message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
         Integer pieces,
 
         @NotNull(message = "Say how it is now.") StockState state,
@@ -94,6 +97,11 @@ public record StockPlantForm(
                 state,
                 quarantineUntil,
                 note);
+    }
+
+    /** Whether it is material bought or given. */
+    public boolean isLot() {
+        return kind == StockKind.LOT;
     }
 
     static StockPlantForm empty(StockKind kind) {

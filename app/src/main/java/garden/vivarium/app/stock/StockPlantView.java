@@ -13,6 +13,7 @@ import java.util.UUID;
  * @param estimated whether that is estimated from the last harvest and regrowth
  * @param regrowth from what it is reckoned
  * @param fromBatch the batch that it was a young plant of, or null
+ * @param seen the mark of its forms
  */
 public record StockPlantView(
         UUID id,
@@ -32,7 +33,8 @@ public record StockPlantView(
         LocalDate restSeenOn,
         UUID fromBatch,
         Integer fromPiece,
-        String note) {
+        String note,
+        String seen) {
 
     /** Whether it is in quarantine on the day. */
     public boolean isQuarantined(LocalDate day) {

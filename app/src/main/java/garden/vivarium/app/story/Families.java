@@ -1,7 +1,7 @@
 package garden.vivarium.app.story;
 
-import garden.vivarium.app.batch.BatchReads;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -23,10 +23,10 @@ import org.springframework.transaction.annotation.Transactional;
 class Families {
 
     private final Stock stock;
-    private final BatchReads batches;
+    private final BatchBook batches;
     private final Says says;
 
-    Families(Stock stock, BatchReads batches, Says says) {
+    Families(Stock stock, BatchBook batches, Says says) {
         this.stock = stock;
         this.batches = batches;
         this.says = says;
@@ -44,7 +44,7 @@ class Families {
      * @param running whether it is a batch that is not over yet
      * @param itself whether it is the one asked for
      */
-    record Line(
+    record FamilyRow(
             String id,
             int parent,
             String kind,
@@ -57,17 +57,17 @@ class Families {
             boolean itself) {}
 
     /** The family of a stock plant; generations are counted in stock plants. */
-    record Family(String eldest, int generations, List<Line> lines) {}
+    record Family(String eldest, int generations, List<FamilyRow> lines) {}
 
     /** The family of a stock plant, from the eldest ancestor that is known to the youngest. */
     @Transactional(readOnly = true)
     Family of(UUID id) {
         Map<UUID, StockPlantView> plants =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
-        Map<UUID, BatchReads.Kin> kin =
-                batches.kin().stream().collect(Collectors.toMap(BatchReads.Kin::id, Function.identity()));
+        Map<UUID, BatchBook.Kin> kin =
+                batches.kin().stream().collect(Collectors.toMap(BatchBook.Kin::id, Function.identity()));
         if (!plants.containsKey(id)) {
-            throw new Missing("no such stock plant");
+            throw new NotFound("no such stock plant");
         }
         Map<UUID, UUID> parents = new HashMap<>();
         kin.values().forEach(k -> parents.put(k.id(), k.fromBatchId() != null ? k.fromBatchId() : k.stockPlantId()));
@@ -78,7 +78,7 @@ class Families {
         for (UUID member : members) {
             UUID parent = parents.get(member);
             String parentId = parent == null ? null : parent.toString();
-            BatchReads.Kin batch = kin.get(member);
+            BatchBook.Kin batch = kin.get(member);
             family.add(
                     batch != null
                             ? new FamilyTree.Member(
@@ -86,8 +86,10 @@ class Families {
                                     parentId,
                                     FamilyTree.Kind.BATCH,
                                     batch.takenOn() + batch.code(),
-                                    batch.stuck() - batch.sent(),
-                                    Math.min(batch.ready(), batch.stuck() - batch.sent()))
+                                    batch.stuck() - batch.came().sent(),
+                                    Math.min(
+                                            batch.came().ready(),
+                                            batch.stuck() - batch.came().sent()))
                             : new FamilyTree.Member(
                                     member.toString(),
                                     parentId,
@@ -132,12 +134,12 @@ class Families {
         return found;
     }
 
-    private Line line(
-            FamilyTree.Placed l, Map<UUID, StockPlantView> plants, Map<UUID, BatchReads.Kin> kin, UUID asked) {
+    private FamilyRow line(
+            FamilyTree.Placed l, Map<UUID, StockPlantView> plants, Map<UUID, BatchBook.Kin> kin, UUID asked) {
         UUID id = UUID.fromString(l.member().id());
         StockPlantView plant = plants.get(id);
         if (plant != null) {
-            return new Line(
+            return new FamilyRow(
                     l.member().id(),
                     l.parentLine(),
                     plant.isLot() ? "lot" : "plant",
@@ -150,8 +152,8 @@ class Families {
                     false,
                     id.equals(asked));
         }
-        BatchReads.Kin batch = kin.get(id);
-        return new Line(
+        BatchBook.Kin batch = kin.get(id);
+        return new FamilyRow(
                 l.member().id(),
                 l.parentLine(),
                 "batch",
@@ -160,7 +162,9 @@ class Families {
                         .formatted(
                                 batch.way().method(),
                                 says.day(batch.takenOn()),
-                                batch.piecesPerPot() > 1 ? ", %d to a pot".formatted(batch.piecesPerPot()) : ""),
+                                batch.came().piecesPerPot() > 1
+                                        ? ", %d to a pot".formatted(batch.came().piecesPerPot())
+                                        : ""),
                 "/batches/" + batch.code(),
                 l.branchStuck(),
                 l.branchReady(),

@@ -2,24 +2,14 @@ package garden.vivarium.app.story;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
-import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
-import garden.vivarium.app.stock.PlantView;
-import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.stock.Stock;
-import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.stock.MayCut;
-import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,12 +25,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/batches/{code}")
 class OffspringController {
 
+    private final Offspring offspring;
     private final Batches batches;
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
 
-    OffspringController(Batches batches, Stock stock, Protocols protocols, Guide guide) {
+    OffspringController(Offspring offspring, Batches batches, Stock stock, Protocols protocols, Guide guide) {
+        this.offspring = offspring;
         this.batches = batches;
         this.stock = stock;
         this.protocols = protocols;
@@ -64,27 +56,9 @@ class OffspringController {
             @RequestParam(required = false) String place,
             @RequestParam(required = false) Integer piece,
             RedirectAttributes next) {
-        BatchView batch = batches.find(code);
-        return Deeds.lead(next, "/batches/" + code + "/offspring", () -> {
-            refuseBlank("place", place);
-            if (piece != null && (piece < 1 || piece > batch.stuck())) {
-                throw new Problem("piece", "%s has pieces 1 to %d.".formatted(code, batch.stuck()));
-            }
-            StockPlantView kept = stock.add(
-                    new StockPlantForm(
-                            batch.plant(),
-                            plant(batch).group(),
-                            Protection.FREE,
-                            "young plant of " + code,
-                            place.strip(),
-                            Climate.HEATED,
-                            null,
-                            StockState.GROWING,
-                            null,
-                            null),
-                    batch.id(),
-                    piece);
-            return new Deeds.Done("Kept as %s.".formatted(kept.code()), "/stock/" + kept.id());
+        return FormActions.runAndGo(next, "/batches/" + code + "/offspring", () -> {
+            StockPlantView kept = offspring.keep(code, place, piece);
+            return new FormActions.Result("Kept as %s.".formatted(kept.code()), "/stock/" + kept.id());
         });
     }
 
@@ -96,55 +70,12 @@ class OffspringController {
             @RequestParam LocalDate cutOn,
             @RequestParam(name = "where", required = false) String where,
             RedirectAttributes next) {
-        BatchView batch = batches.find(code);
-        Protocol protocol = protocols.current(way).orElseThrow(() -> new Missing("no such way"));
-        return Deeds.lead(next, "/batches/" + code + "/offspring", () -> {
-            refuseBlank("where", where);
-            if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
-                throw new Problem("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
-            }
-            List<MayCut.Finding> findings = mayCut(batch, cutOn);
-            findings.stream()
-                    .filter(f ->
-                            f.weight() == MayCut.Weight.REFUSED && !f.rule().equals("gone"))
-                    .findFirst()
-                    .ifPresent(f -> {
-                        throw new Problem("way", f.words());
-                    });
-            NewBatch.Draft cut = NewBatch.by(protocol)
-                    .of(
-                            plant(batch),
-                            batch.stockPlantId(),
-                            stock.placeNamed(where.strip(), Climate.HEATED).id())
-                    .cutAgainFrom(batch.id())
-                    .taken(cutOn, pieces);
-            BatchView made = batches.make((protocol.callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
-            return new Deeds.Done(
-                    "Write the label now: " + made.label() + minding(findings), "/batches/" + made.code());
+        return FormActions.runAndGo(next, "/batches/" + code + "/offspring", () -> {
+            Offspring.Recut cut = offspring.recut(code, way, pieces, cutOn, where);
+            String minding = cut.minding().stream().map(f -> " " + f.words()).collect(Collectors.joining());
+            return new FormActions.Result(
+                    "Write the label now: " + cut.made().label() + minding,
+                    "/batches/" + cut.made().code());
         });
-    }
-
-    /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */
-    private List<MayCut.Finding> mayCut(BatchView batch, LocalDate day) {
-        return batch.stockPlantId() == null
-                ? List.of()
-                : stock.find(batch.stockPlantId()).map(s -> s.mayCut(day, null)).orElse(List.of());
-    }
-
-    private static String minding(List<MayCut.Finding> findings) {
-        return findings.stream()
-                .filter(f -> Set.of("protected", "origin", "quarantine", "name").contains(f.rule()))
-                .map(f -> " " + f.words())
-                .collect(Collectors.joining());
-    }
-
-    private PlantView plant(BatchView batch) {
-        return stock.plantNamed(batch.plant(), batch.group());
-    }
-
-    private static void refuseBlank(String field, String value) {
-        if (value == null || value.isBlank() || value.length() > 80) {
-            throw new Problem(field, "Say where it stands, in 1 to 80 characters.");
-        }
     }
 }

@@ -1,9 +1,9 @@
 package garden.vivarium.app.story;
 
-import garden.vivarium.app.batch.BatchReads;
-import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.care.CareBook;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.HarvestView;
@@ -30,14 +30,14 @@ import org.springframework.transaction.annotation.Transactional;
 class Stories {
 
     private final Stock stock;
-    private final BatchReads batches;
+    private final BatchBook batches;
     private final Evidence evidence;
     private final CareBook care;
     private final Guide guide;
     private final Says says;
     private final Today today;
 
-    Stories(Stock stock, BatchReads batches, Evidence evidence, CareBook care, Guide guide, Says says, Today today) {
+    Stories(Stock stock, BatchBook batches, Evidence evidence, CareBook care, Guide guide, Says says, Today today) {
         this.stock = stock;
         this.batches = batches;
         this.evidence = evidence;
@@ -54,14 +54,14 @@ class Stories {
         StockPlantView plant = all.stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new Missing("no such stock plant"));
+                .orElseThrow(() -> new NotFound("no such stock plant"));
         PlantGroup group = guide.group(plant.plant().group()).orElseThrow();
         LocalDate day = today.date();
-        List<BatchReads.Kin> kin = batches.kin();
-        Map<UUID, List<BatchReads.Kin>> byPlant = kin.stream()
+        List<BatchBook.Kin> kin = batches.kin();
+        Map<UUID, List<BatchBook.Kin>> byPlant = kin.stream()
                 .filter(k -> k.stockPlantId() != null)
-                .collect(Collectors.groupingBy(BatchReads.Kin::stockPlantId));
-        List<BatchReads.Kin> own = byPlant.getOrDefault(id, List.of());
+                .collect(Collectors.groupingBy(BatchBook.Kin::stockPlantId));
+        List<BatchBook.Kin> own = byPlant.getOrDefault(id, List.of());
         List<StockPlantView> sisters = all.stream()
                 .filter(s -> s.plant().id().equals(plant.plant().id()))
                 .toList();
@@ -80,7 +80,7 @@ class Stories {
                 looks,
                 recovery(harvests, looks),
                 own.stream()
-                        .sorted(Comparator.comparing(BatchReads.Kin::takenOn).reversed())
+                        .sorted(Comparator.comparing(BatchBook.Kin::takenOn).reversed())
                         .toList(),
                 gave(plant, own, usual),
                 sisters.stream()
@@ -93,8 +93,8 @@ class Stories {
     }
 
     /** Stock plants that were young plants of its batches. */
-    private static List<StockPlantView> offspring(List<StockPlantView> all, List<BatchReads.Kin> own) {
-        List<UUID> ids = own.stream().map(BatchReads.Kin::id).toList();
+    private static List<StockPlantView> offspring(List<StockPlantView> all, List<BatchBook.Kin> own) {
+        List<UUID> ids = own.stream().map(BatchBook.Kin::id).toList();
         return all.stream()
                 .filter(s -> s.fromBatch() != null && ids.contains(s.fromBatch()))
                 .toList();
@@ -121,28 +121,31 @@ class Stories {
     }
 
     /** The share of all finished pieces of the plant that became ready, kept off 0 and 1; 0.7 where none is finished. */
-    private static double usual(List<StockPlantView> sisters, Map<UUID, List<BatchReads.Kin>> byPlant) {
-        List<BatchReads.Kin> finished = sisters.stream()
+    private static double usual(List<StockPlantView> sisters, Map<UUID, List<BatchBook.Kin>> byPlant) {
+        List<BatchBook.Kin> finished = sisters.stream()
                 .flatMap(s -> byPlant.getOrDefault(s.id(), List.of()).stream())
-                .filter(k -> k.over() && k.stuck() > k.sent())
+                .filter(k -> k.over() && k.stuck() > k.came().sent())
                 .toList();
-        double judged = finished.stream().mapToInt(k -> k.stuck() - k.sent()).sum();
-        double ready = finished.stream().mapToInt(BatchReads.Kin::ready).sum();
+        double judged =
+                finished.stream().mapToInt(k -> k.stuck() - k.came().sent()).sum();
+        double ready = finished.stream().mapToInt(k -> k.came().ready()).sum();
         return judged == 0 ? 0.7 : Math.min(0.98, Math.max(0.02, ready / judged));
     }
 
-    private Gave gave(StockPlantView plant, List<BatchReads.Kin> own, double usual) {
+    private StockYield gave(StockPlantView plant, List<BatchBook.Kin> own, double usual) {
         List<BatchCount> counts = own.stream()
-                .filter(k -> k.over() && k.stuck() > k.sent())
-                .map(k -> new BatchCount(Math.min(k.ready(), k.stuck() - k.sent()), k.stuck() - k.sent()))
+                .filter(k -> k.over() && k.stuck() > k.came().sent())
+                .map(k -> new BatchCount(
+                        Math.min(k.came().ready(), k.stuck() - k.came().sent()),
+                        k.stuck() - k.came().sent()))
                 .toList();
-        return new Gave(
+        return new StockYield(
                 plant,
                 own.size(),
-                own.stream().mapToInt(BatchReads.Kin::taken).sum(),
-                own.stream().mapToInt(BatchReads.Kin::stuck).sum(),
-                own.stream().mapToInt(BatchReads.Kin::ready).sum(),
-                own.stream().mapToInt(BatchReads.Kin::youngPlants).sum(),
+                own.stream().mapToInt(BatchBook.Kin::taken).sum(),
+                own.stream().mapToInt(BatchBook.Kin::stuck).sum(),
+                own.stream().mapToInt(k -> k.came().ready()).sum(),
+                own.stream().mapToInt(k -> k.came().youngPlants()).sum(),
                 counts.isEmpty()
                         ? Optional.empty()
                         : Optional.of(StrikeRate.of(

@@ -1,14 +1,13 @@
 package garden.vivarium.app.story;
 
-import garden.vivarium.app.care.CareBook;
-import garden.vivarium.app.care.Subject;
-import garden.vivarium.app.platform.Deeds;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
@@ -30,15 +29,15 @@ class StoryController {
     private final Stories stories;
     private final Families families;
     private final Stock stock;
-    private final CareBook care;
+    private final StockCare stockCare;
     private final Guide guide;
     private final Today today;
 
-    StoryController(Stories stories, Families families, Stock stock, CareBook care, Guide guide, Today today) {
+    StoryController(Stories stories, Families families, Stock stock, StockCare stockCare, Guide guide, Today today) {
         this.stories = stories;
         this.families = families;
         this.stock = stock;
-        this.care = care;
+        this.stockCare = stockCare;
         this.guide = guide;
         this.today = today;
     }
@@ -69,7 +68,7 @@ class StoryController {
             @RequestParam StockState state,
             @RequestParam(required = false) String note,
             RedirectAttributes next) {
-        return Deeds.tell(next, "/stock/" + id, () -> {
+        return FormActions.run(next, "/stock/" + id, () -> {
             StockPlantView plant = stock.look(id, lookedOn, pieces, shoots, state, note);
             return "%s looked at: %s.".formatted(plant.code(), plant.state().words());
         });
@@ -82,10 +81,11 @@ class StoryController {
             @RequestParam int pieces,
             @RequestParam(defaultValue = "false") boolean hard,
             RedirectAttributes next) {
-        return Deeds.tell(next, "/stock/" + id, () -> {
+        return FormActions.run(next, "/stock/" + id, () -> {
             today.refuseFuture("cutOn", cutOn);
-            if (pieces < 1 || pieces > 5000) {
-                throw new Problem("pieces", "%,d cannot be cut; give 1 to 5,000.".formatted(pieces));
+            if (pieces < 1 || pieces > Limits.MOST_FROM_ONE_PLANT) {
+                throw new InvalidField(
+                        "pieces", "%,d cannot be cut; give 1 to %,d.".formatted(pieces, Limits.MOST_FROM_ONE_PLANT));
             }
             stock.cut(id, pieces, cutOn, hard);
             return "%d cut.".formatted(pieces);
@@ -98,27 +98,14 @@ class StoryController {
             @RequestParam Quarantine.Pest pest,
             @RequestParam LocalDate start,
             RedirectAttributes next) {
-        return Deeds.tell(next, "/stock/" + id, () -> {
-            if (start.isBefore(today.date().minusYears(1))
-                    || start.isAfter(today.date().plusYears(1))) {
-                throw new Problem("start", "%s is not within a year of today; give a nearer day.".formatted(start));
-            }
-            StockPlantView plant = plant(id);
-            Quarantine course = new Quarantine(pest, start);
-            stock.quarantine(id, course.ends());
-            care.course(
-                    subject(plant),
-                    "treated against " + pest.words(),
-                    pest.words(),
-                    course.treatments(),
-                    course.ends());
-            return course.why();
+        return FormActions.run(next, "/stock/" + id, () -> {
+            return stockCare.quarantine(id, pest, start).why();
         });
     }
 
     @PostMapping("/lift")
     String lift(@PathVariable UUID id, RedirectAttributes next) {
-        return Deeds.tell(next, "/stock/" + id, () -> {
+        return FormActions.run(next, "/stock/" + id, () -> {
             stock.quarantine(id, null);
             return "Out of quarantine.";
         });
@@ -133,8 +120,7 @@ class StoryController {
 
     @PostMapping("/woken")
     String woken(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean notYet, RedirectAttributes next) {
-        StockPlantView plant = plant(id);
-        stock.look(id, today.date(), null, null, notYet ? plant.state() : StockState.GROWING, null);
+        StockPlantView plant = stockCare.woken(id, notYet);
         next.addFlashAttribute(
                 "said",
                 notYet
@@ -150,21 +136,13 @@ class StoryController {
             @RequestParam LocalDate doneOn,
             @RequestParam(defaultValue = "0") int askAfter,
             RedirectAttributes next) {
-        return Deeds.tell(next, "/stock/" + id, () -> {
-            if (askAfter < 0 || askAfter > 365) {
-                throw new Problem("askAfter", "Ask after 0 to 365 days.");
-            }
-            care.did(subject(plant(id)), what, null, null, doneOn, askAfter);
+        return FormActions.run(next, "/stock/" + id, () -> {
+            stockCare.did(id, what, doneOn, askAfter);
             return "Written down.";
         });
     }
 
-    private static Subject subject(StockPlantView plant) {
-        return new Subject(
-                Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
-    }
-
     private StockPlantView plant(UUID id) {
-        return stock.find(id).orElseThrow(() -> new Missing("no such stock plant"));
+        return stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
     }
 }

@@ -1,6 +1,6 @@
 package garden.vivarium.app.story;
 
-import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.stock.HarvestView;
 import garden.vivarium.app.stock.StockLookView;
@@ -45,15 +45,15 @@ record StorySheet(
         List<HarvestView> harvests,
         List<StockLookView> looks,
         Optional<String> recovery,
-        List<BatchReads.Kin> batches,
-        Gave gave,
-        List<Gave> sisters,
+        List<BatchBook.Kin> batches,
+        StockYield gave,
+        List<StockYield> sisters,
         List<CareView> care,
-        Optional<BatchReads.Kin> parent,
+        Optional<BatchBook.Kin> parent,
         List<StockPlantView> offspring) {
 
     /** What it gave, and below it what its sisters gave. */
-    public List<Gave> beside() {
+    public List<StockYield> beside() {
         return Stream.concat(Stream.of(gave), sisters.stream()).toList();
     }
 }

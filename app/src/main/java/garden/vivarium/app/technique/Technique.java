@@ -1,7 +1,7 @@
 package garden.vivarium.app.technique;
 
-import garden.vivarium.app.batch.CurveDrawing;
-import garden.vivarium.app.batch.Evidence;
+import garden.vivarium.app.evidence.CurveDrawing;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.core.evidence.CurveBand;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
@@ -103,7 +103,7 @@ class Technique {
                         "plant", List.of(a.plant(), b.plant()),
                         "method", List.of(a.method(), b.method()),
                         "medium", List.of(a.medium(), b.medium()),
-                        "treatment", List.of(none(a.treatment()), none(b.treatment())))
+                        "treatment", List.of(none(a.treatmentWords()), none(b.treatmentWords())))
                 .entrySet()
                 .stream()
                 .filter(e -> !e.getValue().get(0).equals(e.getValue().get(1)))

@@ -1,6 +1,6 @@
 package garden.vivarium.app.technique;
 
-import garden.vivarium.app.batch.CurveDrawing;
+import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.core.evidence.NurseryRecord;
 import java.util.ArrayList;
 import java.util.Comparator;

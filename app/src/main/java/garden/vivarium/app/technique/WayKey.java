@@ -8,7 +8,7 @@ import java.util.UUID;
 record WayKey(String text) {
 
     static WayKey of(Way way) {
-        String all = String.join("\n", way.plant(), way.group(), way.method(), way.medium(), way.treatment());
+        String all = String.join("\n", way.plant(), way.group(), way.method(), way.medium(), way.treatmentWords());
         return new WayKey(UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8))
                 .toString()
                 .substring(0, 13));

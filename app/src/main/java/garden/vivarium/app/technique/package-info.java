@@ -1,2 +1,5 @@
-/** Which way works better, and how sure. Uses {@code batch} and {@code platform}. */
+/** Which way works better, and how sure. */
+@ApplicationModule(allowedDependencies = {"evidence"})
 package garden.vivarium.app.technique;
+
+import org.springframework.modulith.ApplicationModule;

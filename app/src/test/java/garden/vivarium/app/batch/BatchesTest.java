@@ -3,19 +3,25 @@ package garden.vivarium.app.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Ribbon;
+import garden.vivarium.app.bench.Sheets;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
-import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.PieceState;
-import garden.vivarium.core.looks.Refusal;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
@@ -55,13 +61,13 @@ class BatchesTest {
     private Batches batches;
 
     @Autowired
-    private BatchReads reads;
+    private Benches benches;
+
+    @Autowired
+    private Sheets sheets;
 
     @Autowired
     private BatchRepository stored;
-
-    @Autowired
-    private TallyRepository tallies;
 
     @Autowired
     private CheckRepository checks;
@@ -119,7 +125,7 @@ class BatchesTest {
         look(batch, look);
         look(batch, look);
 
-        assertThat(in(() -> reads.sheet(batch.code()).checks())).hasSize(1);
+        assertThat(in(() -> sheets.of(batch.code()).checks())).hasSize(1);
     }
 
     @Test
@@ -128,15 +134,15 @@ class BatchesTest {
         look(batch, Growing.count(TODAY.minusDays(5), 5, 2));
 
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.minusDays(3), 4, 2)))
-                .isInstanceOf(Refusal.class)
+                .isInstanceOf(ImpossibleLook.class)
                 .hasMessageContaining("cannot fall from 5 to 4");
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.plusDays(1), 6, 2)))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("still to come");
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.minusDays(21), 0, 0)))
-                .isInstanceOf(Refusal.class)
+                .isInstanceOf(ImpossibleLook.class)
                 .hasMessageContaining("before the day stuck");
-        assertThat(in(() -> reads.sheet(batch.code()).checks())).hasSize(1);
+        assertThat(in(() -> sheets.of(batch.code()).checks())).hasSize(1);
         assertThat(find(batch).counts().ready()).isEqualTo(5);
     }
 
@@ -145,12 +151,12 @@ class BatchesTest {
         BatchView batch = stuck(TODAY.minusDays(20));
         look(batch, Growing.count(TODAY.minusDays(10), 2, 0));
         look(batch, Growing.count(TODAY.minusDays(3), 9, 0));
-        UUID last = in(() -> reads.sheet(batch.code()).checks().get(0).id());
+        UUID last = in(() -> sheets.of(batch.code()).checks().get(0).id());
 
         BatchView after = in(() -> batches.takeBack(batch.code(), last));
 
         assertThat(after.counts().ready()).isEqualTo(2);
-        assertThat(in(() -> reads.sheet(batch.code()).checks()))
+        assertThat(in(() -> sheets.of(batch.code()).checks()))
                 .hasSize(2)
                 .first()
                 .satisfies(c -> assertThat(c.isWithdrawn()).isTrue());
@@ -173,8 +179,9 @@ class BatchesTest {
 
         assertThatThrownBy(() -> look(batch, stale))
                 .isInstanceOfSatisfying(
-                        StaleBatch.class,
-                        s -> assertThat(s.changes()).isEqualTo(find(batch).changes()));
+                        Clash.class,
+                        c -> assertThat(c.version()).isEqualTo(find(batch).changes()))
+                .hasMessageContaining("5 of 12 ready");
     }
 
     @Test
@@ -189,7 +196,7 @@ class BatchesTest {
         assertThat(tasks(batch)).containsExactly(Task.Kind.SETTLE);
         assertThat(find(batch).closedOn()).isNull();
 
-        UUID move = in(() -> reads.sheet(batch.code()).pottings().get(0).id());
+        UUID move = in(() -> sheets.of(batch.code()).pottings().get(0).id());
         in(() -> batches.settle(batch.code(), move, TODAY, 9));
         assertThat(find(batch).settled()).isEqualTo(9);
         assertThat(find(batch).closedOn()).isNotNull();
@@ -200,7 +207,7 @@ class BatchesTest {
         BatchView batch = stuck(TODAY.minusDays(40));
         look(batch, Growing.count(TODAY.minusDays(20), 6, 0));
 
-        Task move = in(() -> reads.open()).get(0).tasks().get(0);
+        Task move = in(() -> benches.open()).get(0).tasks().get(0);
 
         assertThat(move.kind()).isEqualTo(Task.Kind.MOVE);
         assertThat(move.pressing()).isTrue();
@@ -232,9 +239,8 @@ class BatchesTest {
         look(batch, Growing.count(TODAY.minusDays(2), 5, 1));
 
         assertThat(find(batch).closedOn()).isEqualTo(TODAY.minusDays(2));
-        assertThat(in(() -> tallies.findByBatchId(batch.id())))
-                .extracting(TallyRow::milestone)
-                .containsOnly(Milestone.READY);
+        assertThat(counted(batch).firstSign().isEmpty()).isTrue();
+        assertThat(counted(batch).ready().total()).isEqualTo(6);
     }
 
     @Test
@@ -245,7 +251,7 @@ class BatchesTest {
 
         assertThat(in(() -> batches.giveUp(batch.code(), TODAY)).counts().lost())
                 .isEqualTo(3);
-        UUID given = in(() -> reads.sheet(batch.code()).checks().get(0).id());
+        UUID given = in(() -> sheets.of(batch.code()).checks().get(0).id());
         assertThat(in(() -> batches.takeBack(batch.code(), given)).counts().pending())
                 .isEqualTo(3);
     }
@@ -256,7 +262,7 @@ class BatchesTest {
         look(tray, Growing.pieces(TODAY.minusDays(9), PieceState.READY, PieceState.NONE, PieceState.LOST));
 
         assertThat(in(() -> batches.giveUp(tray.code(), TODAY)).counts().lost()).isEqualTo(2);
-        assertThat(in(() -> reads.sheet(tray.code()).pieces().get(1).words()))
+        assertThat(in(() -> sheets.of(tray.code()).pieces().get(1).words()))
                 .isEqualTo(tray.code() + "/2: lost, stalled");
     }
 
@@ -296,7 +302,7 @@ class BatchesTest {
                     made.add(in(() ->
                             checks.findByClientId(look.clientId()).orElseThrow().getId()));
                 }
-            } catch (Refusal impossible) {
+            } catch (ImpossibleLook impossible) {
                 // A random history may contradict itself; what matters is what is kept.
                 assertThat(impossible.getMessage()).isNotBlank();
             }
@@ -326,11 +332,11 @@ class BatchesTest {
     @Test
     void whatWasExpectedStaysAsItWas() {
         BatchView first = stuck(TODAY.minusDays(40));
-        var before = in(() -> reads.sheet(first.code()).outlook());
+        var before = in(() -> sheets.of(first.code()).outlook());
         look(first, Growing.count(TODAY.minusDays(3), 1, 11));
 
-        assertThat(in(() -> reads.sheet(first.code()).outlook())).isEqualTo(before);
-        assertThat(in(() -> reads.sheet(stuck(TODAY).code())
+        assertThat(in(() -> sheets.of(first.code()).outlook())).isEqualTo(before);
+        assertThat(in(() -> sheets.of(stuck(TODAY).code())
                         .outlook()
                         .inSeason()
                         .strike()
@@ -348,7 +354,7 @@ class BatchesTest {
         assertThat(over.counts().lost()).isEqualTo(5);
         assertThat(tally(over).with(Outcome.GIVEN_UP)).isEqualTo(Map.of(Interval.givenUp(77, 80), 3L));
         assertThat(tally(over).total(Outcome.LOST)).isEqualTo(2);
-        Ribbon ribbon = in(() -> reads.sheet(jar.code())).row().ribbon();
+        Ribbon ribbon = in(() -> sheets.of(jar.code())).row().ribbon();
         assertThat(ribbon.seenLost().get(ribbon.seenLost().size() - 1).get(1))
                 .as("the ribbon draws them as gone")
                 .isEqualTo(5);
@@ -398,19 +404,19 @@ class BatchesTest {
     private void assertProblem(String field, NewBatch batch) {
         assertThatThrownBy(() -> in(() -> batches.make(batch)))
                 .isInstanceOfSatisfying(
-                        Problem.class, p -> assertThat(p.field()).isEqualTo(field));
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo(field));
     }
 
     private Tallies tally(BatchView batch) {
-        Map<Interval, Long> counted = new HashMap<>();
-        in(() -> tallies.findByBatchId(batch.id())).stream()
-                .filter(t -> t.milestone() == Milestone.READY)
-                .forEach(t -> counted.put(t.interval(), t.pieces()));
-        return Tallies.of(counted);
+        return counted(batch).ready();
+    }
+
+    private Evidence.Counted counted(BatchView batch) {
+        return in(() -> evidence.counted(List.of(batch.id()))).get(batch.id());
     }
 
     private List<Task.Kind> tasks(BatchView batch) {
-        return in(() -> reads.open()).stream()
+        return in(() -> benches.open()).stream()
                 .filter(r -> r.batch().id().equals(batch.id()))
                 .flatMap(r -> r.tasks().stream())
                 .map(Task::kind)

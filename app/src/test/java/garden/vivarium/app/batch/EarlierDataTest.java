@@ -2,7 +2,9 @@ package garden.vivarium.app.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -21,9 +23,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -65,13 +67,10 @@ class EarlierDataTest {
     private CurrentNursery current;
 
     @Autowired
-    private BatchReads reads;
+    private Benches benches;
 
     @Autowired
     private BatchRepository stored;
-
-    @Autowired
-    private TallyRepository tallies;
 
     @Autowired
     private Histories histories;
@@ -106,21 +105,24 @@ class EarlierDataTest {
     void talliesAreMadeAnewFromTheReadings() {
         List<Batch> all = in(() -> stored.findAll());
         assertThat(all).hasSize(198);
+        Map<UUID, Evidence.Counted> counted = counted();
         for (Batch b : all.stream().filter(b -> b.stuckOn() != null).toList()) {
-            Tallies kept = in(() -> Tallies.of(tallies.findByBatchId(b.getId()).stream()
-                    .filter(t -> t.milestone() == Milestone.READY)
-                    .collect(Collectors.toMap(TallyRow::interval, TallyRow::pieces, Long::sum))));
+            Tallies kept = counted.get(b.getId()).ready();
             BatchHistory history = in(() -> histories.replay(b, histories.log(b)));
             assertThat(kept).as(b.code()).isEqualTo(history.tallies(Milestone.READY));
         }
     }
 
+    private Map<UUID, Evidence.Counted> counted() {
+        return in(() ->
+                evidence.counted(stored.findAll().stream().map(Batch::getId).toList()));
+    }
+
     @Test
     void whatWasSentAndWrittenOffIsToldFromWhatWaits() {
-        List<Interval> all = in(() -> tallies.findAll().stream()
-                .filter(t -> t.milestone() == Milestone.READY)
-                .map(TallyRow::interval)
-                .toList());
+        List<Interval> all = counted().values().stream()
+                .flatMap(c -> c.ready().counts().keySet().stream())
+                .toList();
 
         assertThat(all).extracting(Interval::outcome).contains(Outcome.SENT, Outcome.GIVEN_UP, Outcome.PENDING);
         assertThat(all)
@@ -164,7 +166,7 @@ class EarlierDataTest {
             assertThat(mean).as(w.words()).isBetween(0.02, 0.999);
         });
 
-        assertThat(in(() -> reads.open()))
+        assertThat(in(() -> benches.open()))
                 .isNotEmpty()
                 .allSatisfy(r -> assertThat(r.ribbon()).isNotNull());
         assertThat(in(() -> promises.lines()))

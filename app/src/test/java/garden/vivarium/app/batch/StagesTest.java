@@ -3,8 +3,9 @@ package garden.vivarium.app.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.people.AtANursery;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -34,10 +35,10 @@ class StagesTest extends AtANursery {
 
         LocalDate woke = TODAY.minusDays(5);
         assertThatThrownBy(() -> in(() -> batches.say(bulbs.code(), "wake", TODAY.plusDays(1), true)))
-                .isInstanceOf(Problem.class);
+                .isInstanceOf(InvalidField.class);
         run(() -> batches.say(bulbs.code(), "wake", woke, true));
         BatchView awake = in(() -> batches.find(bulbs.code()));
-        assertThat(awake.dayNought()).isEqualTo(woke);
+        assertThat(awake.dayZero()).isEqualTo(woke);
         assertThat(awake.age(TODAY)).isEqualTo(5);
         Task look = only(bulbs);
         assertThat(look.kind()).isEqualTo(Task.Kind.LOOK);
@@ -51,7 +52,7 @@ class StagesTest extends AtANursery {
 
         BatchView seen = in(() -> batches.find(bulbs.code()));
         assertThat(seen.isAsleep()).isFalse();
-        assertThat(seen.dayNought()).as("midway from planting, 80 days ago").isEqualTo(TODAY.minusDays(42));
+        assertThat(seen.dayZero()).as("midway from planting, 80 days ago").isEqualTo(TODAY.minusDays(42));
         assertThat(seen.counts().ready()).isEqualTo(4);
     }
 
@@ -82,13 +83,13 @@ class StagesTest extends AtANursery {
         assertThat(tend.due())
                 .isEqualTo(TODAY.minusDays(60).plusDays(cold.after().orElseThrow()));
         assertThatThrownBy(() -> in(() -> batches.say(scales.code(), "plant", TODAY, true)))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining(cold.act());
         run(() -> batches.say(scales.code(), "cold", TODAY.minusDays(2), true));
         assertThat(tasks(scales, Task.Kind.TEND).get(0).due())
                 .isEqualTo(TODAY.minusDays(2)
                         .plusDays(stage("scale-in-vermiculite", "plant").after().orElseThrow()));
-        assertThat(in(() -> batches.find(scales.code())).dayNought()).isEqualTo(TODAY.minusDays(60));
+        assertThat(in(() -> batches.find(scales.code())).dayZero()).isEqualTo(TODAY.minusDays(60));
     }
 
     @Test
@@ -109,7 +110,7 @@ class StagesTest extends AtANursery {
                 .isEqualTo(TODAY.minusDays(25).plusDays(turn));
 
         assertThatThrownBy(() -> in(() -> batches.separate(leaves.code(), TODAY, 2, 7)))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("0 to 6");
         assertThatThrownBy(() -> in(() -> batches.separate(leaves.code(), TODAY, 301, 0)))
                 .hasMessageContaining("not believable");
@@ -123,7 +124,7 @@ class StagesTest extends AtANursery {
         BatchView tips = in(() -> Growing.stuck(batches, guide, fuchsia, 12, TODAY.minusDays(30)));
         run(() -> batches.look(tips.code(), Growing.count(TODAY.minusDays(5), 6, 0)));
         assertThatThrownBy(() -> in(() -> batches.separate(tips.code(), TODAY, 3, 0)))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("move them instead");
     }
 
@@ -160,13 +161,13 @@ class StagesTest extends AtANursery {
     }
 
     private Task only(BatchView batch) {
-        List<Task> tasks = in(() -> reads.tasks(batch.code()));
+        List<Task> tasks = in(() -> benches.tasks(batch.code()));
         assertThat(tasks).hasSize(1);
         return tasks.get(0);
     }
 
     private List<Task> tasks(BatchView batch, Task.Kind kind) {
-        return in(() -> reads.tasks(batch.code())).stream()
+        return in(() -> benches.tasks(batch.code())).stream()
                 .filter(t -> t.kind() == kind)
                 .toList();
     }

@@ -8,8 +8,8 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.people.AtANursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import java.io.StringReader;
 import java.time.LocalDate;
 import java.util.List;
@@ -106,7 +106,7 @@ class CalendarTest extends AtANursery {
                     feeds.withdraw(mine.id());
                     return null;
                 }))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
         run(() -> feeds.withdraw(mine.id()));
         pages.perform(MockMvcRequestBuilders.get("/calendar/feed/" + token + ".ics"))
                 .andExpect(MockMvcResultMatchers.status().isNotFound());
@@ -127,13 +127,13 @@ class CalendarTest extends AtANursery {
     @Test
     void addressesHaveANameAndEnd() {
         assertThatThrownBy(() -> in(() -> feeds.make(" ")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("which calendar");
         for (int i = 0; i < 20; i++) {
             run(() -> feeds.make("one of many"));
         }
         assertThatThrownBy(() -> in(() -> feeds.make("one more")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("withdraw one first");
         assertThat(in(feeds::list)).hasSize(20);
     }

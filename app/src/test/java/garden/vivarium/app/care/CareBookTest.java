@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.app.people.AtANursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -53,19 +53,19 @@ class CareBookTest extends AtANursery {
     @ValueSource(strings = {"", "   "})
     void careThatSaysNothingIsRefused(String what) {
         assertThatThrownBy(() -> in(() -> care.did(fuchsia(), what, null, null, TODAY, 0)))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("Say what was done");
     }
 
     @Test
     void nothingIsDoneAheadAndNothingElsewhere() {
         assertThatThrownBy(() -> in(() -> care.did(fuchsia(), "misted", null, null, TODAY.plusDays(1), 0)))
-                .isInstanceOf(Problem.class);
+                .isInstanceOf(InvalidField.class);
         UUID mine =
                 in(() -> care.did(fuchsia(), "misted", null, null, TODAY, 3)).id();
         assertThatThrownBy(() -> elsewhere(() -> care.turnedOut(mine, Outcome.WORKED)))
-                .isInstanceOf(Missing.class);
-        assertThatThrownBy(() -> elsewhere(() -> care.done(mine))).isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
+        assertThatThrownBy(() -> elsewhere(() -> care.done(mine))).isInstanceOf(NotFound.class);
         assertThat(elsewhere(() -> care.of(fuchsia.id()))).isEmpty();
         assertThat(elsewhere(() -> care.asking(TODAY.plusDays(9)))).isEmpty();
     }

@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
-import garden.vivarium.app.platform.Missing;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.Way;
@@ -85,8 +85,8 @@ class RecordsTest {
     void aGoodFileIsPreviewedThenKeptWhole() {
         Preview preview = preview("history", GOOD);
         assertThat(preview.faults()).isEmpty();
-        assertThat(preview.makes()).extracting(Preview.Line::name).containsExactly("A1", "A2");
-        assertThat(preview.makes()).extracting(Preview.Line::newPlant).containsExactly(true, false);
+        assertThat(preview.makes()).extracting(Preview.PreviewRow::name).containsExactly("A1", "A2");
+        assertThat(preview.makes()).extracting(Preview.PreviewRow::newPlant).containsExactly(true, false);
         assertThat(preview.makes().get(0).stands()).isEqualTo("17 ready, 3 lost by 2025-05-25");
         assertThat(in(() -> evidence.record().ways())).isEmpty();
 
@@ -145,10 +145,10 @@ class RecordsTest {
         Preview preview = preview("history", TEN_FAULTS);
 
         assertThat(preview.faults())
-                .extracting(BadLine::line)
+                .extracting(InvalidLine::line)
                 .containsExactly(2L, 3L, 4L, 5L, 6L, 7L, 8L, 9L, 10L, 11L);
         assertThat(preview.faults())
-                .extracting(BadLine::column)
+                .extracting(InvalidLine::column)
                 .containsExactly(
                         "method", "medium", "stuck_on", "stuck", "looked_on", "look", "plant", "group", "ready", "—");
         assertThat(preview.faults()).allSatisfy(f -> {
@@ -165,7 +165,9 @@ class RecordsTest {
         String mixed = GOOD.replace(",17,17,3,", ",17,8,3,").replace(",,22,8,", ",,25,8,")
                 + "A3,Sage ‘Lighter Grey’,soft,tip cutting,mud,,2025-05-01,20,2025-05-08,6,0,0,\n";
 
-        assertThat(preview("history", mixed).faults()).extracting(BadLine::line).containsExactly(4L, 6L, 7L);
+        assertThat(preview("history", mixed).faults())
+                .extracting(InvalidLine::line)
+                .containsExactly(4L, 6L, 7L);
     }
 
     @Test
@@ -193,7 +195,7 @@ class RecordsTest {
         in(() -> batches.takeBack(code, last));
         in(() -> batches.look(code, Growing.count(LocalDate.of(2025, 7, 10), 25, 5)));
 
-        assertThatThrownBy(() -> in(() -> records.keep(waiting))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> in(() -> records.keep(waiting))).isInstanceOf(NotFound.class);
         assertThat(in(() -> batches.find(code)).counts().ready()).isEqualTo(25);
     }
 
@@ -306,11 +308,11 @@ class RecordsTest {
                 "pieces",
                 header
                         + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\nA1,1,2025-05-10,asleep,\nA1,2,2025-05-10,none,maybe\n");
-        assertThat(preview.faults()).extracting(BadLine::column).containsExactly("state", "side_roots");
+        assertThat(preview.faults()).extracting(InvalidLine::column).containsExactly("state", "side_roots");
 
         Preview second = preview("pieces", header + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\n");
         assertThat(second.faults())
-                .extracting(BadLine::fault)
+                .extracting(InvalidLine::fault)
                 .anySatisfy(f -> assertThat(f).contains("not in this batch of 20"))
                 .anySatisfy(f -> assertThat(f).contains("No batch “Z9”"));
     }
@@ -321,9 +323,9 @@ class RecordsTest {
         UUID other = Nurseries.make(people).id();
 
         assertThatThrownBy(() -> current.workingFor(other, () -> records.keep(upload)))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
         assertThat(in(() -> records.keep(upload))).isEqualTo(5);
-        assertThatThrownBy(() -> in(() -> records.keep(upload))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> in(() -> records.keep(upload))).isInstanceOf(NotFound.class);
     }
 
     private UUID lastPieceCheck(String code) {

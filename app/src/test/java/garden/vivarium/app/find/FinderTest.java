@@ -54,7 +54,7 @@ class FinderTest extends AtANursery {
         for (int i = 0; i < 25; i++) {
             plant("Sage ‘Number " + i + "’", "soft", 3);
         }
-        assertThat(find("sage")).hasSize(Finder.MOST);
+        assertThat(find("sage")).hasSize(Finder.MOST_FOUND);
     }
 
     @Test

@@ -3,14 +3,14 @@ package garden.vivarium.app.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import garden.vivarium.app.batch.BatchSheet;
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.bench.BatchSheet;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.AtANursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
@@ -44,12 +44,12 @@ class ProtocolsTest extends AtANursery {
     void namesThatCannotBeAreRefusedInWords() {
         run(() -> protocols.copy("tip-in-plugs", "Kelp plugs"));
         assertThatThrownBy(() -> in(() -> protocols.copy("tip-in-water", "kelp  PLUGS")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("is taken");
         assertThatThrownBy(() -> in(() -> protocols.copy("tip-in-water", " ?! ")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("1 to 40 letters");
-        assertThatThrownBy(() -> in(() -> protocols.copy("no-such", "Any"))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> in(() -> protocols.copy("no-such", "Any"))).isInstanceOf(NotFound.class);
     }
 
     @Test
@@ -70,11 +70,11 @@ class ProtocolsTest extends AtANursery {
                                                 .title()));
         assertThat(in(() -> protocols.version(first.key(), 1))).contains(first);
         assertThatThrownBy(() -> in(() -> protocols.change(second, "nothing")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("Nothing differs from version 2");
         assertThatThrownBy(() ->
                         in(() -> protocols.change(guide.protocol("tip-in-water").orElseThrow(), "mine")))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("copy it");
     }
 
@@ -82,12 +82,12 @@ class ProtocolsTest extends AtANursery {
     void editingNeverChangesARunningBatch() {
         Protocol first = in(() -> protocols.copy("tip-in-plugs", "Kelp plugs"));
         BatchView batch = in(() -> batches.make(by(first, TODAY.minusDays(9))));
-        BatchSheet before = in(() -> reads.sheet(batch.code()));
+        BatchSheet before = in(() -> sheets.of(batch.code()));
 
         run(() -> protocols.change(slower(first), "colder benches"));
         run(() -> protocols.withdraw(first.key(), true));
 
-        BatchSheet after = in(() -> reads.sheet(batch.code()));
+        BatchSheet after = in(() -> sheets.of(batch.code()));
         assertThat(after.protocol()).contains(first);
         assertThat(after.row().tasks()).isEqualTo(before.row().tasks());
         assertThat(after.expected()).isEqualTo(before.expected());
@@ -119,10 +119,9 @@ class ProtocolsTest extends AtANursery {
         }
 
         assertThat(in(() -> evidence.record()).ways().keySet())
-                .extracting(Way::treatment)
+                .extracting(Way::treatmentWords)
                 .containsExactlyInAnyOrder(
-                        Way.treatment("hormone 0.3%;as kelp-plugs version 1"),
-                        Way.treatment("hormone 0.3%;as kelp-plugs version 2"));
+                        "as kelp-plugs version 1; hormone 0.3%", "as kelp-plugs version 2; hormone 0.3%");
     }
 
     /** The same with a later window for ready. */

@@ -1,8 +1,13 @@
 package garden.vivarium.app.people;
 
-import garden.vivarium.app.batch.BatchReads;
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Sheets;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Protection;
@@ -39,7 +44,16 @@ public abstract class AtANursery {
     protected Batches batches;
 
     @Autowired
-    protected BatchReads reads;
+    protected BatchBook book;
+
+    @Autowired
+    protected Benches benches;
+
+    @Autowired
+    protected Sheets sheets;
+
+    @Autowired
+    protected Evidence evidence;
 
     @Autowired
     protected Guide guide;
@@ -94,5 +108,29 @@ public abstract class AtANursery {
                 state,
                 null,
                 null)));
+    }
+
+    /** A batch by plugs of so many pieces, stuck so many days ago. */
+    protected BatchView running(int pieces, int age) {
+        LocalDate day = TODAY.minusDays(age);
+        return in(() -> batches.make(
+                Growing.newBatch(guide.protocol("tip-in-plugs").orElseThrow(), fuchsia, pieces, day, day)));
+    }
+
+    /** A batch by plugs of which so many became ready and the rest were lost, with a hunch of 25. */
+    protected void finished(int pieces, int ready, int age) {
+        LocalDate day = TODAY.minusDays(age);
+        BatchView batch =
+                in(() -> batches.make(NewBatch.by(guide.protocol("tip-in-plugs").orElseThrow())
+                        .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
+                        .taken(day, pieces)
+                        .stuck(day, pieces)
+                        .guessed(25, 20)
+                        .made()));
+        run(() -> batches.look(batch.code(), Growing.count(day.plusDays(30), ready, pieces - ready)));
+        run(() -> batches.move(batch.code(), day.plusDays(31), ready, ready));
+        BatchView moved = in(() -> batches.find(batch.code()));
+        run(() -> book.pottings(moved.id())
+                .forEach(p -> batches.settle(moved.code(), p.id(), day.plusDays(50), p.youngPlants())));
     }
 }

@@ -22,9 +22,6 @@ class WaysTest extends AtANursery {
     @Autowired
     private Ways ways;
 
-    @Autowired
-    private Stores stores;
-
     @Test
     void stockThatIsShortSaysTheChanceALaterDayAndHowManyAreSure() {
         StockPlantView few = plant("Sage ‘Lighter Grey’", "soft", 20);
@@ -35,7 +32,7 @@ class WaysTest extends AtANursery {
         assertThat(obstacle).contains(few.code() + " bears 20, and the chance with those is");
         assertThat(obstacle).containsPattern("Of \\d+ they are as sure\\.");
         assertThat(obstacle).containsPattern("would be \\d cuts with 21 days of rest between");
-        assertThat(row.mind()).contains("blade");
+        assertThat(row.cautions()).contains("blade");
         int sure = Integer.parseInt(obstacle.replaceAll(".*Of (\\d+) they.*", "$1"));
         assertThat(row(few, sure, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
                 .isTrue();
@@ -86,26 +83,6 @@ class WaysTest extends AtANursery {
             assertThat(r.trayDays()).isPositive();
             assertThat(r.youngPlants().orElseThrow().tenth()).isGreaterThanOrEqualTo(20);
         });
-    }
-
-    @Test
-    void aWayCostsSomethingOnceEverythingItNeedsHasAPrice() {
-        List<WayRow> rows = List.of(row(fuchsia, 20, TODAY.plusDays(90), TODAY, "tip-in-plugs"));
-        assertThat(in(() -> stores.costs(rows))).isEmpty();
-
-        run(() -> {
-            stores.keep("plug compost", 0.0, 50.0, 10.0, null);
-            stores.keep("trays", 0.0, 10.0, 15.0, null);
-            stores.keep("labels", 0.0, 100.0, 4.0, null);
-            stores.keep("rooting hormone", 0.0, 60.0, 6.0, null);
-            stores.keep("pots, 9 cm", 0.0, 100.0, 12.0, null);
-        });
-        assertThat(in(() -> stores.costs(rows))).as("the mix has none yet").isEmpty();
-        run(() -> stores.keep("peat-free compost", 0.0, 50.0, 10.0, null));
-        double cost = in(() -> stores.costs(rows)).get("tip-in-plugs");
-        assertThat(cost).isBetween(2.0, 30.0);
-        run(() -> stores.keep("peat-free compost", 0.0, 50.0, 20.0, null));
-        assertThat(in(() -> stores.costs(rows)).get("tip-in-plugs")).isGreaterThan(cost);
     }
 
     private WayRow row(StockPlantView plant, int wanted, LocalDate due, LocalDate start, String way) {

@@ -35,7 +35,7 @@ class FiguresTest {
     void whatIsNoWholeNumberNamesTheFieldAndWhatWasTyped(String typed) {
         assertThatThrownBy(() -> Figures.whole("plants", typed))
                 .isInstanceOfSatisfying(
-                        Problem.class, p -> assertThat(p.field()).isEqualTo("plants"))
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo("plants"))
                 .hasMessageContaining("“" + typed + "” is no whole number");
     }
 
@@ -44,7 +44,7 @@ class FiguresTest {
     void whatIsNoNumberNamesTheFieldAndWhatWasTyped(String typed) {
         assertThatThrownBy(() -> Figures.decimal("pack", typed))
                 .isInstanceOfSatisfying(
-                        Problem.class, p -> assertThat(p.field()).isEqualTo("pack"))
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo("pack"))
                 .hasMessageContaining("“" + typed + "” is no number");
     }
 }

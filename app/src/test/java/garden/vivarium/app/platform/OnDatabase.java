@@ -4,6 +4,7 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
@@ -16,6 +17,7 @@ import org.springframework.test.context.ContextConfiguration;
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = "vivarium.today=" + OnDatabase.TODAY)
+@AutoConfigureMockMvc
 @ContextConfiguration(initializers = OnDatabase.Initializer.class)
 public @interface OnDatabase {
 

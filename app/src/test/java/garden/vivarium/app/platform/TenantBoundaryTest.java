@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.app.batch.Batches;
-import garden.vivarium.app.batch.Evidence;
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.stock.Stock;
@@ -67,7 +67,7 @@ class TenantBoundaryTest {
         assertThat(in(mine, () -> stock.find(parent.id()))).isEmpty();
         assertThat(in(mine, () -> evidence.record().ways())).isEmpty();
         assertThat(in(theirs, () -> evidence.record().ways())).hasSize(1);
-        assertThatThrownBy(() -> in(mine, () -> batches.find(code))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> in(mine, () -> batches.find(code))).isInstanceOf(NotFound.class);
     }
 
     @Test
@@ -76,14 +76,14 @@ class TenantBoundaryTest {
         var batch = in(theirs, () -> Growing.stuck(batches, guide, parent, 12, DAY.minusDays(20)));
 
         assertThatThrownBy(() -> in(mine, () -> batches.look(batch.code(), Growing.count(DAY, 3, 1))))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> in(mine, () -> batches.giveUp(batch.code(), DAY)))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> in(mine, () -> {
                     stock.cut(parent.id(), 5, DAY, false);
                     return null;
                 }))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
         assertThat(in(theirs, () -> batches.find(batch.code()).counts().ready()))
                 .isZero();
     }

@@ -10,8 +10,8 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -27,7 +27,7 @@ class PromisesTest extends AtANursery {
     private Promises promises;
 
     @Autowired
-    private PromiseBook book;
+    private PromiseBook promiseBook;
 
     @Autowired
     private Plans plans;
@@ -37,7 +37,7 @@ class PromisesTest extends AtANursery {
         BatchView batch = running(40, 30);
         PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(60));
 
-        Line.Judged before = judged(fair);
+        PlantPromises.Judged before = judged(fair);
         assertThat(before.draws()).singleElement().satisfies(d -> {
             assertThat(d.from()).isEqualTo(batch.code());
             assertThat(d.plants()).isEqualTo(24);
@@ -89,8 +89,8 @@ class PromisesTest extends AtANursery {
         for (int plants = 8; plants < 24 && even == 0; plants++) {
             int wanted = plants;
             PromiseView tried = promise("Try", wanted, TODAY.plusDays(60));
-            Line.Judged judged = judged(tried);
-            if (judged.draws().stream().mapToInt(Line.Drawn::plants).sum() > wanted) {
+            PlantPromises.Judged judged = judged(tried);
+            if (judged.draws().stream().mapToInt(PlantPromises.Drawn::plants).sum() > wanted) {
                 even = wanted;
                 assertThat(judged.uncovered()).isZero();
                 assertThat(judged.draws()).hasSizeGreaterThan(1);
@@ -125,8 +125,8 @@ class PromisesTest extends AtANursery {
         assertThat(judged(fair).promise().owed()).isEqualTo(6);
         assertThatThrownBy(() -> in(() -> promises.give(share, 7))).hasMessageContaining("give 1 to 6");
         assertThat(in(() -> promises.give(share, 6))).contains("kept");
-        assertThat(in(book::lines)).isEmpty();
-        assertThat(in(book::past)).extracting(PromiseView::state).containsExactly(PromiseState.KEPT);
+        assertThat(in(promiseBook::lines)).isEmpty();
+        assertThat(in(promiseBook::past)).extracting(PromiseView::state).containsExactly(PromiseState.KEPT);
 
         PromiseView next = promise("Market", 5, TODAY.plusDays(90));
         assertThat(line().free()).as("what was given stays gone").isEqualTo(free - 5);
@@ -149,15 +149,15 @@ class PromisesTest extends AtANursery {
     void whatIsShortIsMadeUpByStickingMore() {
         BatchView batch = running(24, 20);
         PromiseView fair = promise("Spring fair", 24, TODAY.plusDays(75));
-        Line.Judged before = judged(fair);
+        PlantPromises.Judged before = judged(fair);
         assertThat(before.isShort()).isTrue();
         assertThat(before.advice()).isPresent();
         assertThat(before.advice().get().from().code()).isEqualTo(fuchsia.code());
-        assertThat(in(book::atRisk)).hasSize(1);
+        assertThat(in(promiseBook::atRisk)).hasSize(1);
 
         PlanView plan = in(() -> promises.topUp(fair.id()));
         assertThat(plan.take()).isEqualTo(before.advice().get().take());
-        Line.Judged planned = judged(fair);
+        PlantPromises.Judged planned = judged(fair);
         assertThat(planned.chance()).isCloseTo(before.advice().get().chance(), within(0.005));
         assertThat(planned.isShort()).isFalse();
         assertThat(planned.draws()).hasSize(2);
@@ -170,7 +170,7 @@ class PromisesTest extends AtANursery {
         Protocol way = guide.protocol(plan.protocol()).orElseThrow();
         BatchView stuck = in(() -> plans.stick(plan.id(), onPlan(plan, way)));
         assertThat(judged(fair).draws())
-                .extracting(Line.Drawn::from)
+                .extracting(PlantPromises.Drawn::from)
                 .as("the share moves from the plan to its batch")
                 .containsExactlyInAnyOrder(batch.code(), stuck.code());
         assertThat(judged(fair).chance()).isCloseTo(planned.chance(), within(0.01));
@@ -196,7 +196,7 @@ class PromisesTest extends AtANursery {
         assertThat(judged(fair).advice()).isEmpty();
         assertThat(judged(fair).chance()).isZero();
         assertThatThrownBy(() -> in(() -> promises.topUp(fair.id())))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("speak to Spring fair");
     }
 
@@ -212,7 +212,7 @@ class PromisesTest extends AtANursery {
     void whatCannotBePromisedIsAnsweredInWords(String who, int plants, int days, int sure, String field, String words) {
         assertThatThrownBy(() -> in(() -> promises.make(who, fuchsia.plant().id(), plants, TODAY.plusDays(days), sure)))
                 .isInstanceOfSatisfying(
-                        Problem.class, p -> assertThat(p.field()).isEqualTo(field))
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo(field))
                 .hasMessageContaining(words);
     }
 
@@ -220,8 +220,8 @@ class PromisesTest extends AtANursery {
     void anotherNurserysPromisesAreNotThere() {
         PromiseView mine = promise("Spring fair", 3, TODAY.plusDays(50));
 
-        assertThat(elsewhere(book::lines)).isEmpty();
-        assertThatThrownBy(() -> elsewhere(() -> promises.drop(mine.id()))).isInstanceOf(Missing.class);
+        assertThat(elsewhere(promiseBook::lines)).isEmpty();
+        assertThatThrownBy(() -> elsewhere(() -> promises.drop(mine.id()))).isInstanceOf(NotFound.class);
         assertThatThrownBy(() ->
                         elsewhere(() -> promises.make("Fair", fuchsia.plant().id(), 3, null, null)))
                 .hasMessageContaining("not here");
@@ -236,21 +236,15 @@ class PromisesTest extends AtANursery {
                 .made();
     }
 
-    private BatchView running(int pieces, int age) {
-        LocalDate day = TODAY.minusDays(age);
-        return in(() -> batches.make(
-                Growing.newBatch(guide.protocol("tip-in-plugs").orElseThrow(), fuchsia, pieces, day, day)));
-    }
-
     private PromiseView promise(String who, int plants, LocalDate due) {
         return in(() -> promises.make(who, fuchsia.plant().id(), plants, due, 90));
     }
 
-    private Line line() {
-        return in(book::lines).get(0);
+    private PlantPromises line() {
+        return in(promiseBook::lines).get(0);
     }
 
-    private Line.Judged judged(PromiseView promise) {
+    private PlantPromises.Judged judged(PromiseView promise) {
         return line().promises().stream()
                 .filter(j -> j.promise().id().equals(promise.id()))
                 .findFirst()

@@ -9,7 +9,7 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.promise.Promises;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
@@ -70,9 +70,12 @@ class AwayTest extends AtANursery {
 
     @Test
     void plansThatFallIntoItAreNotToBeStartedAsTheyStand() {
-        run(() -> plans.commit(fuchsia.id(), 10, TODAY.plusDays(150), TODAY.plusDays(8), "tip-in-plugs"));
-        run(() -> plans.commit(fuchsia.id(), 10, TODAY.plusDays(150), TODAY.plusDays(4), "tip-in-plugs"));
-        run(() -> plans.commit(fuchsia.id(), 10, TODAY.plusDays(150), TODAY.plusDays(40), "tip-in-plugs"));
+        run(() -> plans.commit(
+                new Plans.Request(fuchsia.id(), "tip-in-plugs", TODAY.plusDays(8), TODAY.plusDays(150)).of(10, 90)));
+        run(() -> plans.commit(
+                new Plans.Request(fuchsia.id(), "tip-in-plugs", TODAY.plusDays(4), TODAY.plusDays(150)).of(10, 90)));
+        run(() -> plans.commit(
+                new Plans.Request(fuchsia.id(), "tip-in-plugs", TODAY.plusDays(40), TODAY.plusDays(150)).of(10, 90)));
 
         List<Away.Touched> not = judge().notStart();
         assertThat(not).hasSize(2);
@@ -114,7 +117,7 @@ class AwayTest extends AtANursery {
     void daysThatCannotBeAreAnsweredInWords(int from, int back, String field, String words) {
         assertThatThrownBy(() -> in(() -> away.judge(TODAY.plusDays(from), TODAY.plusDays(back))))
                 .isInstanceOfSatisfying(
-                        Problem.class, p -> assertThat(p.field()).isEqualTo(field))
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo(field))
                 .hasMessageContaining(words);
     }
 

@@ -7,12 +7,12 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
-import garden.vivarium.app.batch.Task;
+import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
-import garden.vivarium.app.platform.Problem;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
@@ -69,7 +69,7 @@ class RoundsTest {
         assertThat(done(Task.Kind.MOVE, batch)).endsWith("11 pieces potted.");
         assertThat(due()).isEmpty();
         assertThatThrownBy(() -> done(Task.Kind.MOVE, batch))
-                .isInstanceOf(Problem.class)
+                .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("no longer asks for that");
     }
 
@@ -133,7 +133,8 @@ class RoundsTest {
     private List<Task.Kind> due() {
         return in(rounds::today).stops().stream()
                 .flatMap(s -> s.items().stream())
-                .map(i -> i.task().kind())
+                .filter(Item::isTask)
+                .map(i -> ((Item.BatchTask) i).task().kind())
                 .toList();
     }
 

@@ -7,8 +7,8 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.people.AtANursery;
-import garden.vivarium.app.platform.Missing;
-import garden.vivarium.app.platform.Problem;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantForm;
@@ -69,7 +69,7 @@ class StoriesTest extends AtANursery {
                 .contains("Day 18: 5 new shoots.")
                 .endsWith("Day 28: 14 new shoots.");
         assertThatThrownBy(() -> in(() -> stock.look(fuchsia.id(), TODAY, -1, null, StockState.GROWING, null)))
-                .isInstanceOf(Problem.class);
+                .isInstanceOf(InvalidField.class);
     }
 
     @Test
@@ -95,7 +95,7 @@ class StoriesTest extends AtANursery {
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
         assertThat(sheet.gave().pieces()).isEqualTo(40);
         assertThat(sheet.gave().youngPlants()).isEqualTo(35);
-        Gave other = sheet.sisters().get(0);
+        StockYield other = sheet.sisters().get(0);
         assertThat(other.plant().code()).isEqualTo(sister.code());
         double better = sheet.gave().strike().orElseThrow().mean();
         double worse = other.strike().orElseThrow().mean();
@@ -118,7 +118,7 @@ class StoriesTest extends AtANursery {
         assertThat(family.lines().get(0))
                 .satisfies(l -> assertThat(l.stuck()).isEqualTo(34))
                 .satisfies(l -> assertThat(l.ready()).isEqualTo(24));
-        Families.Line again = family.lines().stream()
+        Families.FamilyRow again = family.lines().stream()
                 .filter(l -> l.name().equals(recut.code()))
                 .findFirst()
                 .orElseThrow();
@@ -134,10 +134,10 @@ class StoriesTest extends AtANursery {
 
     @Test
     void nobodyElseReadsIt() {
-        assertThatThrownBy(() -> elsewhere(() -> stories.sheet(fuchsia.id()))).isInstanceOf(Missing.class);
-        assertThatThrownBy(() -> elsewhere(() -> families.of(fuchsia.id()))).isInstanceOf(Missing.class);
+        assertThatThrownBy(() -> elsewhere(() -> stories.sheet(fuchsia.id()))).isInstanceOf(NotFound.class);
+        assertThatThrownBy(() -> elsewhere(() -> families.of(fuchsia.id()))).isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> elsewhere(() -> stock.look(fuchsia.id(), TODAY, 3, null, StockState.GROWING, null)))
-                .isInstanceOf(Missing.class);
+                .isInstanceOf(NotFound.class);
     }
 
     private BatchView over(StockPlantView parent, int stuck, int ready) {
@@ -145,7 +145,7 @@ class StoriesTest extends AtANursery {
         BatchView made = in(() -> Growing.stuck(batches, guide, parent, stuck, day));
         run(() -> batches.look(made.code(), Growing.count(day.plusDays(30), ready, stuck - ready)));
         run(() -> batches.move(made.code(), day.plusDays(31), ready, ready));
-        run(() -> batches.settle(made.code(), reads.pottings(made.id()).get(0).id(), day.plusDays(45), ready));
+        run(() -> batches.settle(made.code(), book.pottings(made.id()).get(0).id(), day.plusDays(45), ready));
         return in(() -> batches.find(made.code()));
     }
 
@@ -168,7 +168,10 @@ class StoriesTest extends AtANursery {
 
     private NewBatch recut(BatchView from, int pieces) {
         return NewBatch.by(guide.protocol("tip-in-water").orElseThrow())
-                .of(fuchsia.plant(), from.stockPlantId(), fuchsia.place().id())
+                .of(
+                        fuchsia.plant(),
+                        from.origin().stockPlantId(),
+                        fuchsia.place().id())
                 .cutAgainFrom(from.id())
                 .taken(TODAY.minusDays(5), pieces)
                 .stuck(TODAY.minusDays(5), pieces)

@@ -13,7 +13,6 @@ import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
-import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
@@ -30,6 +29,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 public final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
+    private static final Duration BETWEEN_ASKING = Duration.ofMillis(20);
 
     private final ChromeDriver driver;
     private final String home;
@@ -128,7 +128,7 @@ public final class Browser implements AutoCloseable {
         element.click();
         if (leadsOn) {
             // While pages change, asking the browser may fail; ask again.
-            new WebDriverWait(driver, PATIENCE)
+            new WebDriverWait(driver, PATIENCE, BETWEEN_ASKING)
                     .ignoring(WebDriverException.class)
                     .until(d -> Boolean.TRUE.equals(driver.executeScript(
                             "return window.stillHere !== true && document.readyState === 'complete'")));
@@ -183,8 +183,8 @@ public final class Browser implements AutoCloseable {
 
     public <T> T until(ExpectedCondition<T> condition) {
         // A page that goes while it is read is simply read again.
-        return new WebDriverWait(driver, PATIENCE)
-                .ignoring(StaleElementReferenceException.class)
+        return new WebDriverWait(driver, PATIENCE, BETWEEN_ASKING)
+                .ignoring(WebDriverException.class)
                 .until(condition);
     }
 
@@ -204,7 +204,16 @@ public final class Browser implements AutoCloseable {
 
     /** What a checker of accessibility finds wrong with the page. */
     public List<String> barriers() {
-        Results results = new AxeBuilder().analyze(driver);
+        return violations(axe());
+    }
+
+    /** What cannot be read for want of contrast. */
+    public List<String> poorContrasts() {
+        return violations(axe().withRules(List.of("color-contrast")));
+    }
+
+    private List<String> violations(AxeBuilder axe) {
+        Results results = axe.analyze(driver);
         return results.getViolations().stream()
                 .map(v -> v.getId() + ": "
                         + v.getNodes().stream()
@@ -212,6 +221,12 @@ public final class Browser implements AutoCloseable {
                                 .limit(3)
                                 .toList())
                 .toList();
+    }
+
+    // In one page: without frames there is nothing to gather from others, which takes a second tab.
+    @SuppressWarnings("deprecation")
+    private static AxeBuilder axe() {
+        return new AxeBuilder().setLegacyMode(true);
     }
 
     /** What the page complained of in the browser's console. */

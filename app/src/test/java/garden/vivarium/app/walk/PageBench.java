@@ -1,8 +1,8 @@
 package garden.vivarium.app.walk;
 
-import garden.vivarium.app.batch.BatchReads;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.demo.DemoNursery;
 import garden.vivarium.app.exchange.Preview;
 import garden.vivarium.app.exchange.Records;
@@ -21,14 +21,12 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
 import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** How long an import of 2,000 batches takes, and each page at 50,000 propagules, at the server. Printed, not asserted. */
 @OnDatabase
-@AutoConfigureMockMvc
 class PageBench {
 
     private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
@@ -52,7 +50,7 @@ class PageBench {
     private Batches batches;
 
     @Autowired
-    private BatchReads reads;
+    private Benches benches;
 
     @Autowired
     private Stock stock;
@@ -86,7 +84,7 @@ class PageBench {
             return plant.id();
         });
         String code =
-                current.workingFor(nursery.id(), reads::open).get(0).batch().code();
+                current.workingFor(nursery.id(), benches::open).get(0).batch().code();
         SignedIn grower = new SignedIn(UUID.randomUUID(), nursery.id(), nursery.signIn(), "Grower", "");
         time(
                 grower,
@@ -116,7 +114,7 @@ class PageBench {
         SignedIn grower = new SignedIn(UUID.randomUUID(), nursery, DemoNursery.SIGN_IN, "Wren", "");
         UUID fuchsia = current.workingFor(
                 nursery, () -> stock.named("FUC-1").orElseThrow().id());
-        String code = current.workingFor(nursery, reads::open).get(0).batch().code();
+        String code = current.workingFor(nursery, benches::open).get(0).batch().code();
         time(
                 grower,
                 "/round",

@@ -39,12 +39,12 @@ public final class NurseryRecord {
     private final Overdispersion spread;
     private final TimeEvidence readyTimes;
     private final TimeEvidence firstSignTimes;
-    private final Map<Asked, StrikeRate> finishedRates = new ConcurrentHashMap<>();
-    private final Map<Asked, StrikeRate> finishedFirstSigns = new ConcurrentHashMap<>();
-    private final Map<Asked, StrikeRate> rates = new ConcurrentHashMap<>();
-    private final Map<Asked, RootingTime> ready = new ConcurrentHashMap<>();
-    private final Map<Asked, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
-    private final Map<Asked, BatchPrior> priors = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, StrikeRate> finishedRates = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, StrikeRate> finishedFirstSigns = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, RootingTime> ready = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
+    private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
     private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
 
     private NurseryRecord(
@@ -65,18 +65,18 @@ public final class NurseryRecord {
                 batches,
                 WayBatch::ready,
                 w -> Optional.of(guide.apply(w).ready()),
-                b -> finishedRate(Asked.of(b)).nextBatch(),
+                b -> finishedRate(WayInSeason.of(b)).nextBatch(),
                 before == null ? null : before.readyTimes);
         this.firstSignTimes = new TimeEvidence(
                 batches,
                 b -> b.isFirstSignLookedFor() ? b.firstSign() : Tallies.none(),
                 w -> guide.apply(w).firstSign(),
-                b -> finishedFirstSign(Asked.of(b)).nextBatch(),
+                b -> finishedFirstSign(WayInSeason.of(b)).nextBatch(),
                 before == null ? null : before.firstSignTimes);
     }
 
     /** Finished counts of a way in one season, in a form that can be compared with an earlier record's. */
-    private record CountedWay(Asked asked, List<List<Integer>> counts) {}
+    private record CountedWay(WayInSeason asked, List<List<Integer>> counts) {}
 
     /**
      * A record of the batches.
@@ -99,14 +99,15 @@ public final class NurseryRecord {
     private static NurseryRecord make(
             Collection<WayBatch> batches, Function<Way, GuideFigures> guide, NurseryRecord before) {
         List<WayBatch> all = List.copyOf(batches);
-        // Asked once a way, and here: later it is asked from other threads too.
+        // WayInSeason once a way, and here: later it is asked from other threads too.
         Map<Way, GuideFigures> figures = new ConcurrentHashMap<>();
         Function<Way, GuideFigures> known = w -> kept(figures, w, guide);
         all.forEach(b -> known.apply(b.way()));
-        Map<Asked, List<List<Integer>>> counts = new LinkedHashMap<>();
+        Map<WayInSeason, List<List<Integer>>> counts = new LinkedHashMap<>();
         for (WayBatch b : all) {
             if (b.isFinished()) {
-                counts.computeIfAbsent(Asked.of(b), w -> new ArrayList<>()).add(List.of(b.kept(), b.judgeable()));
+                counts.computeIfAbsent(WayInSeason.of(b), w -> new ArrayList<>())
+                        .add(List.of(b.kept(), b.judgeable()));
             }
         }
         List<CountedWay> finished = counts.entrySet().stream()
@@ -165,7 +166,7 @@ public final class NurseryRecord {
 
     /** The mean strike rate of a way in a season: no factor is to be put to it afterwards. */
     public StrikeRate strike(Way way, SeasonFactors season) {
-        return kept(rates, new Asked(way, season), a -> rate(a, this::count));
+        return kept(rates, new WayInSeason(way, season), a -> rate(a, this::count));
     }
 
     /** The time to ready of a way in season. */
@@ -177,23 +178,23 @@ public final class NurseryRecord {
     public RootingTime ready(Way way, SeasonFactors season) {
         return kept(
                 ready,
-                new Asked(way, season),
+                new WayInSeason(way, season),
                 a -> readyTimes.time(a, levelsOf(a, ALL)).orElseThrow());
     }
 
     /** The time to first sign of a way in a season; empty where there is none. */
     public Optional<RootingTime> firstSign(Way way, SeasonFactors season) {
-        return kept(firstSign, new Asked(way, season), a -> firstSignTimes.time(a, levelsOf(a, ALL)));
+        return kept(firstSign, new WayInSeason(way, season), a -> firstSignTimes.time(a, levelsOf(a, ALL)));
     }
 
     /** What a batch of the way in the season is weighed against: from finished batches alone. */
     public BatchPrior prior(Way way, SeasonFactors season) {
-        return kept(priors, new Asked(way, season), this::prior);
+        return kept(priors, new WayInSeason(way, season), this::prior);
     }
 
     /** The same for first sign; empty where there is none. */
     public Optional<BatchPrior> firstSignPrior(Way way, SeasonFactors season) {
-        Asked asked = new Asked(way, season);
+        WayInSeason asked = new WayInSeason(way, season);
         FailuresShown shown = prior(way, season).shown();
         return firstSignTimes
                 .time(asked, levelsOf(asked, WayBatch::isFinished))
@@ -202,12 +203,12 @@ public final class NurseryRecord {
 
     /** The strike rate of a way in a season as finished batches alone have it: the mean of which running ones are drawn. */
     public StrikeRate finishedStrike(Way way, SeasonFactors season) {
-        return finishedRate(new Asked(way, season));
+        return finishedRate(new WayInSeason(way, season));
     }
 
     /** The share of pieces that reach first sign, as finished batches have it. */
     public StrikeRate firstSignRate(Way way, SeasonFactors season) {
-        return finishedFirstSign(new Asked(way, season));
+        return finishedFirstSign(new WayInSeason(way, season));
     }
 
     /**
@@ -240,30 +241,30 @@ public final class NurseryRecord {
     }
 
     private StrikeRate share(Way way, double guideRate, Function<WayBatch, Optional<BatchCount>> count) {
-        Asked asked = new Asked(way, SeasonFactors.IN_SEASON);
+        WayInSeason asked = new WayInSeason(way, SeasonFactors.IN_SEASON);
         return borrow(asked, guideRate, (b, a) -> count.apply(b));
     }
 
-    private StrikeRate finishedRate(Asked asked) {
+    private StrikeRate finishedRate(WayInSeason asked) {
         return kept(finishedRates, asked, a -> rate(a, NurseryRecord::finishedCount));
     }
 
-    private StrikeRate finishedFirstSign(Asked asked) {
+    private StrikeRate finishedFirstSign(WayInSeason asked) {
         return kept(finishedFirstSigns, asked, a -> rate(a, NurseryRecord::firstSignCount));
     }
 
     private interface Counting {
-        Optional<BatchCount> of(WayBatch batch, Asked asked);
+        Optional<BatchCount> of(WayBatch batch, WayInSeason asked);
     }
 
-    private StrikeRate rate(Asked asked, Counting counting) {
+    private StrikeRate rate(WayInSeason asked, Counting counting) {
         return borrow(
                 asked,
                 guide.apply(asked.way()).rate() * asked.season().poorer(),
                 (b, a) -> counting.of(b, a).map(c -> c.inSeason(a.poorerThan(b))));
     }
 
-    private StrikeRate borrow(Asked asked, double guideRate, Counting counting) {
+    private StrikeRate borrow(WayInSeason asked, double guideRate, Counting counting) {
         List<Level> counted = new ArrayList<>();
         for (Batches level : levels(asked)) {
             List<BatchCount> counts = new ArrayList<>();
@@ -273,11 +274,11 @@ public final class NurseryRecord {
         return StrikeRate.of(guideRate, counted, spread.rho());
     }
 
-    private static Optional<BatchCount> finishedCount(WayBatch b, Asked asked) {
+    private static Optional<BatchCount> finishedCount(WayBatch b, WayInSeason asked) {
         return b.isFinished() ? Optional.of(new BatchCount(b.kept(), b.judgeable())) : Optional.empty();
     }
 
-    private static Optional<BatchCount> firstSignCount(WayBatch b, Asked asked) {
+    private static Optional<BatchCount> firstSignCount(WayBatch b, WayInSeason asked) {
         return !b.isFinished()
                 ? Optional.empty()
                 : Optional.of(new BatchCount(
@@ -287,7 +288,7 @@ public final class NurseryRecord {
                         b.judgeable()));
     }
 
-    private Optional<BatchCount> count(WayBatch b, Asked asked) {
+    private Optional<BatchCount> count(WayBatch b, WayInSeason asked) {
         return b.isFinished() ? finishedCount(b, asked) : ofRunning(b);
     }
 
@@ -305,7 +306,7 @@ public final class NurseryRecord {
         return tells[1] < 0.1 ? Optional.empty() : Optional.of(new BatchCount(Math.min(tells[0], tells[1]), tells[1]));
     }
 
-    private BatchPrior prior(Asked asked) {
+    private BatchPrior prior(WayInSeason asked) {
         List<List<WayBatch>> levels = levelsOf(asked, WayBatch::isFinished);
         RootingTime time = readyTimes.time(asked, levels).orElseThrow();
         Window own = guide.apply(asked.way()).ready();
@@ -335,14 +336,14 @@ public final class NurseryRecord {
 
     private record Batches(String name, List<WayBatch> batches) {}
 
-    private List<List<WayBatch>> levelsOf(Asked asked, Predicate<WayBatch> which) {
+    private List<List<WayBatch>> levelsOf(WayInSeason asked, Predicate<WayBatch> which) {
         return levels(asked).stream()
                 .map(l -> l.batches().stream().filter(which).toList())
                 .toList();
     }
 
     /** From the widest to the closest level; each batch is in the closest that it fits. */
-    private List<Batches> levels(Asked asked) {
+    private List<Batches> levels(WayInSeason asked) {
         Way way = asked.way();
         List<WayBatch> sameSeason = new ArrayList<>();
         List<WayBatch> otherSeason = new ArrayList<>();

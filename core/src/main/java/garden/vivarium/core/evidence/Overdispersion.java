@@ -30,7 +30,7 @@ public record Overdispersion(double rho, int batches) {
     private static final int SCAN = 12;
     private static final int SCANS = 2;
     private static final double NEGLIGIBLE = 24;
-    private static final double MOST = 0.999;
+    private static final double LARGEST_SPREAD = 0.999;
 
     /**
      * The finished batches of one way.
@@ -76,7 +76,7 @@ public record Overdispersion(double rho, int batches) {
      */
     private static double posteriorMean(Evidence evidence) {
         double low = 0;
-        double high = Math.sqrt(MOST);
+        double high = Math.sqrt(LARGEST_SPREAD);
         for (int scan = 0; scan < SCANS; scan++) {
             double step = (high - low) / SCAN;
             double[] logs = new double[SCAN + 1];

@@ -25,7 +25,7 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
 
     private static final double REACH = 3;
     private static final double STEP = 0.02;
-    private static final int POINTS = (int) Math.round(2 * REACH / STEP) + 1;
+    private static final int GRID_POINTS = (int) Math.round(2 * REACH / STEP) + 1;
     private static final double PRIOR_PRECISION = 4;
     private static final double LEAST_PRECISION = 1e-6;
     private static final double SMALLEST = 1e-300;
@@ -74,7 +74,7 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
 
     /** The first and last point that matter: found by looking at every tenth. */
     private static int[] range(Likelihood likelihood) {
-        double[] logs = new double[(POINTS - 1) / COARSE + 1];
+        double[] logs = new double[(GRID_POINTS - 1) / COARSE + 1];
         double best = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < logs.length; i++) {
             logs[i] = weight(likelihood, i * COARSE);
@@ -88,7 +88,7 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
         while (logs[last] < best - NEGLIGIBLE) {
             last--;
         }
-        return new int[] {Math.max(0, (first - 1) * COARSE), Math.min(POINTS - 1, (last + 1) * COARSE)};
+        return new int[] {Math.max(0, (first - 1) * COARSE), Math.min(GRID_POINTS - 1, (last + 1) * COARSE)};
     }
 
     private static double weight(Likelihood likelihood, int i) {

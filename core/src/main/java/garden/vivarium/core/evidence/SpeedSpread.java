@@ -19,7 +19,7 @@ public record SpeedSpread(double tau, int batches) {
 
     private static final int VALUES = 60;
     private static final double LEAST = 0.02;
-    private static final double MOST = 1;
+    private static final double LARGEST_SPREAD = 1;
     private static final double USUAL = 0.2;
     private static final double USUAL_SPREAD = 0.5;
     /** A batch that says less of its speed than this says nothing of how batches differ. */
@@ -63,7 +63,7 @@ public record SpeedSpread(double tau, int batches) {
     }
 
     private static double value(int i) {
-        return LEAST * Math.exp(Math.log(MOST / LEAST) * i / (VALUES - 1));
+        return LEAST * Math.exp(Math.log(LARGEST_SPREAD / LEAST) * i / (VALUES - 1));
     }
 
     private static double logLikelihood(double[][] way, double tauSquared) {

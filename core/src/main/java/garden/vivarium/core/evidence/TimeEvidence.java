@@ -82,7 +82,7 @@ final class TimeEvidence {
     }
 
     /** The time of a way, from the batches of each level, the widest first; empty where the guide has no such time. */
-    Optional<RootingTime> time(Asked asked, List<List<WayBatch>> levels) {
+    Optional<RootingTime> time(WayInSeason asked, List<List<WayBatch>> levels) {
         return guide.apply(asked.way()).map(window -> {
             double tau = speed().tau();
             double precision = 1 / RootingTime.GUIDE_VARIANCE;

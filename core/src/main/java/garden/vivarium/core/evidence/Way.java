@@ -1,7 +1,9 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.ProtocolKey;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -12,8 +14,35 @@ import java.util.stream.Collectors;
  * @param method the guide's name of the method
  * @param medium the guide's name of the medium
  * @param treatment what is done to the pieces, in the form of {@link #treatment(String)}; empty for nothing
+ * @param own the version of a protocol of the nursery's own by which it is done, so that versions can be compared
  */
-public record Way(String plant, String group, String method, String medium, String treatment) {
+public record Way(String plant, String group, String method, String medium, String treatment, Optional<Own> own) {
+
+    /** A way that is done by no protocol of the nursery's own. */
+    public Way(String plant, String group, String method, String medium, String treatment) {
+        this(plant, group, method, medium, treatment, Optional.empty());
+    }
+
+    /**
+     * A version of a protocol of the nursery's own.
+     *
+     * @param protocol its key
+     * @param version its version, 1 and up
+     */
+    public record Own(String protocol, int version) {
+
+        /** The version of a protocol, where that is the nursery's own; empty for any other, and for none. */
+        public static Optional<Own> of(String protocol, Integer version) {
+            return ProtocolKey.isOwn(protocol)
+                    ? Optional.of(new Own(protocol, version == null ? 1 : version))
+                    : Optional.empty();
+        }
+
+        /** "as kelp-plugs version 2". */
+        public String words() {
+            return "as %s version %d".formatted(ProtocolKey.name(protocol), version);
+        }
+    }
 
     /** One way of writing a treatment: lower case, parts in order, joined by semicolons. */
     public static String treatment(String words) {
@@ -27,9 +56,16 @@ public record Way(String plant, String group, String method, String medium, Stri
                         .collect(Collectors.joining("; "));
     }
 
+    /** The treatment in words, with the version of an own protocol; empty for nothing. */
+    public String treatmentWords() {
+        return own.map(o -> treatment.isEmpty() ? o.words() : o.words() + "; " + treatment)
+                .orElse(treatment);
+    }
+
     /** How a grower would say it, without the plant: "tip cutting in water, hormone 0.3%". */
     public String words() {
         String in = medium.startsWith("laid") || medium.startsWith("open ") ? ", " : " in ";
-        return method + in + medium + (treatment.isEmpty() ? "" : ", " + treatment);
+        String treated = treatmentWords();
+        return method + in + medium + (treated.isEmpty() ? "" : ", " + treated);
     }
 }

@@ -23,14 +23,14 @@ public final class Guide {
 
     private static final ObjectMapper YAML = yaml();
 
-    private final Words words;
+    private final Vocabulary words;
     private final List<Protocol> protocols;
     private final List<MethodPage> benchBook;
     private final List<Symptom> symptoms;
     private final List<Dispute> disputes;
 
     private Guide(
-            Words words,
+            Vocabulary words,
             List<Protocol> protocols,
             List<MethodPage> benchBook,
             List<Symptom> symptoms,
@@ -42,7 +42,7 @@ public final class Guide {
         this.disputes = List.copyOf(disputes);
     }
 
-    private record Words(
+    private record Vocabulary(
             List<Method> methods,
             List<String> media,
             List<PlantGroup> groups,
@@ -55,7 +55,7 @@ public final class Guide {
      * @throws IllegalStateException if a protocol uses a word that the guide does not know
      */
     public static Guide load() {
-        Words words = read("words.yaml", new TypeReference<>() {});
+        Vocabulary words = read("vocabulary.yaml", new TypeReference<>() {});
         List<Protocol> protocols = words.protocols().stream()
                 .flatMap(file -> read("protocols/" + file + ".yaml", new TypeReference<List<Protocol>>() {}).stream())
                 .toList();

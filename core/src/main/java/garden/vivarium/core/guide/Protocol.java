@@ -1,10 +1,10 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Season;
 import garden.vivarium.core.timing.Sign;
 import garden.vivarium.core.timing.Window;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -88,9 +88,6 @@ public record Protocol(
         List<School> schools,
         boolean thin) {
 
-    /** What keys of a nursery's own protocols begin with. */
-    public static final String OWN = "own-";
-
     /** A piece: kind, length in mm and nodes where they matter, what is left on it. */
     public record PieceSpec(String kind, Optional<Integer> lengthMm, Optional<Integer> nodes, String leaves) {}
 
@@ -166,20 +163,7 @@ public record Protocol(
 
     /** Whether this is a nursery's own protocol rather than one of the guide. */
     public boolean isOwn() {
-        return key.startsWith(OWN);
-    }
-
-    /**
-     * What is done to the piece, as batches keep it: for a nursery's own protocol its version is part of the way, so that two
-     * versions can be compared.
-     */
-    public List<String> wayTreatment() {
-        if (!isOwn()) {
-            return treatment;
-        }
-        List<String> marked = new ArrayList<>(treatment);
-        marked.add("as %s version %d".formatted(key.substring(OWN.length()), version));
-        return marked;
+        return ProtocolKey.isOwn(key);
     }
 
     /** The same figures and words as another version, under its number. */
@@ -189,7 +173,7 @@ public record Protocol(
 
     /** The same as a protocol of the nursery's own. */
     public Protocol asOwn(String name, String ownTitle) {
-        return with(OWN + name, 1, ownTitle);
+        return with(ProtocolKey.own(name), 1, ownTitle);
     }
 
     private Protocol with(String newKey, int newVersion, String newTitle) {

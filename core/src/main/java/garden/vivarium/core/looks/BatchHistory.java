@@ -1,5 +1,6 @@
 package garden.vivarium.core.looks;
 
+import garden.vivarium.core.looks.ImpossibleLook.Field;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.Sign;
@@ -22,6 +23,7 @@ import java.util.stream.Stream;
  */
 public final class BatchHistory {
 
+    private static final String TAKE_BACK = "take that reading back first if it was wrong.";
     private static final Comparator<PieceTrack> EARLIEST = Comparator.comparingInt(PieceTrack::firstSignBy)
             .thenComparingInt(PieceTrack::lastNotReady)
             .thenComparingInt(PieceTrack::number);
@@ -47,7 +49,7 @@ public final class BatchHistory {
      * @param stuck pieces stuck, 1 and up
      * @param signs by what the protocol tells its milestones
      * @param looks all looks, in any order of days
-     * @throws Refusal if a look cannot be true beside the others; the message names the remedy
+     * @throws ImpossibleLook if a look cannot be true beside the others; the message names the remedy
      */
     public static BatchHistory replay(int stuck, MilestoneSigns signs, Collection<? extends Look> looks) {
         if (stuck < 1) {
@@ -108,9 +110,10 @@ public final class BatchHistory {
 
     private void take(Look look) {
         if (look.day() < 0) {
-            throw new Refusal(
-                    "day",
-                    "The look is dated before the day stuck; give a day from the day stuck on, or correct that day.");
+            throw new ImpossibleLook(
+                    Field.DAY,
+                    "The look is dated before the day stuck",
+                    "give a day from the day stuck on, or correct that day.");
         }
         if (look instanceof Look.ByPiece byPiece) {
             byPiece.readings().forEach(r -> takeReading(look.day(), r));
@@ -121,26 +124,28 @@ public final class BatchHistory {
 
     private void takeReading(int day, Reading reading) {
         if (reading.piece() < 1 || reading.piece() > pieces.size()) {
-            throw new Refusal(
-                    "piece",
-                    "Piece %d is not in this batch of %d; give a number from 1 to %d."
-                            .formatted(reading.piece(), pieces.size(), pieces.size()));
+            throw new ImpossibleLook(
+                    Field.PIECE,
+                    "Piece %d is not in this batch of %d".formatted(reading.piece(), pieces.size()),
+                    "give a number from 1 to %d.".formatted(pieces.size()));
         }
         PieceTrack piece = pieces.get(reading.piece() - 1);
         PieceState next = reading.state();
         if (piece.state().isEnd() && next != piece.state()) {
-            throw new Refusal(
-                    "piece",
-                    "Piece %d was %s on day %d; take that reading back first if it was wrong."
-                            .formatted(reading.piece(), piece.state().words(), piece.since()));
+            throw new ImpossibleLook(
+                    Field.PIECE,
+                    "Piece %d was %s on day %d"
+                            .formatted(reading.piece(), piece.state().words(), piece.since()),
+                    TAKE_BACK);
         }
         refuseWhatCannotBeKnown(reading.kind(), next, day, "Piece %d: ".formatted(reading.piece()));
         boolean rootsUnknown = next == PieceState.NONE && !signs.knowsReady(reading.kind());
         if (next.compareTo(piece.state()) < 0 && !rootsUnknown) {
-            throw new Refusal(
-                    "piece",
-                    "Piece %d was %s on day %d and cannot go back to %s; take that reading back first if it was wrong."
-                            .formatted(reading.piece(), piece.state().words(), piece.since(), next.words()));
+            throw new ImpossibleLook(
+                    Field.PIECE,
+                    "Piece %d was %s on day %d and cannot go back to %s"
+                            .formatted(reading.piece(), piece.state().words(), piece.since(), next.words()),
+                    TAKE_BACK);
         }
         if (!next.isEnd()) {
             piece.alive(day, reading.kind(), signs, next.compareTo(PieceState.FIRST_SIGN) < 0 || piece.hasFirstSign());
@@ -162,38 +167,37 @@ public final class BatchHistory {
             default -> true;
         };
         if (!knows) {
-            throw new Refusal(
-                    "look",
-                    where
-                            + "a look %s cannot tell of %s; tug or lift it, or log only losses and top growth."
-                                    .formatted(kind.words(), state.words()));
+            throw new ImpossibleLook(
+                    Field.LOOK,
+                    where + "a look %s cannot tell of %s".formatted(kind.words(), state.words()),
+                    "tug or lift it, or log only losses and top growth.");
         }
         if (day == 0 && (state == PieceState.FIRST_SIGN || state == PieceState.READY)) {
-            throw new Refusal(
-                    "day",
-                    where
-                            + "nothing can be %s on the day it was stuck; note it as rooted on day 0, or date the look later."
-                                    .formatted(state.words()));
+            throw new ImpossibleLook(
+                    Field.DAY,
+                    where + "nothing can be %s on the day it was stuck".formatted(state.words()),
+                    "note it as rooted on day 0, or date the look later.");
         }
         if (day == 0 && state == PieceState.LOST) {
-            throw new Refusal(
-                    "day",
-                    where
-                            + "a piece lost on the day stuck was never stuck; lower the number stuck, or date the look later.");
+            throw new ImpossibleLook(
+                    Field.DAY,
+                    where + "a piece lost on the day stuck was never stuck",
+                    "lower the number stuck, or date the look later.");
         }
     }
 
     private void takeCounts(Look.ByCount look) {
         Counts before = counts();
-        refuseFalling("ready", before.ready(), look.ready());
-        refuseFalling("lost", before.lost(), look.lost());
-        refuseFalling("sent", before.sent(), look.sent());
+        refuseFalling(Field.READY, before.ready(), look.ready());
+        refuseFalling(Field.LOST, before.lost(), look.lost());
+        refuseFalling(Field.SENT, before.sent(), look.sent());
         int judged = look.ready() + look.lost() + look.sent();
         if (judged > pieces.size()) {
-            throw new Refusal(
-                    look.lost() > before.lost() ? "lost" : "ready",
-                    "%d ready, %d lost and %d sent are more than the %d stuck; lower one of them."
-                            .formatted(look.ready(), look.lost(), look.sent(), pieces.size()));
+            throw new ImpossibleLook(
+                    look.lost() > before.lost() ? Field.LOST : Field.READY,
+                    "%d ready, %d lost and %d sent are more than the %d stuck"
+                            .formatted(look.ready(), look.lost(), look.sent(), pieces.size()),
+                    "lower one of them.");
         }
         if (look.ready() > before.ready()) {
             refuseWhatCannotBeKnown(look.kind(), PieceState.READY, look.day(), "");
@@ -225,12 +229,12 @@ public final class BatchHistory {
     private void refuseFirstSign(Look.ByCount look, Counts before) {
         int firstSign = look.firstSign().getAsInt();
         if (firstSign < look.ready()) {
-            throw new Refusal(
-                    "first_sign",
-                    "First sign counts the ready ones too: it cannot be below the %d ready; raise it."
-                            .formatted(look.ready()));
+            throw new ImpossibleLook(
+                    Field.FIRST_SIGN,
+                    "First sign counts the ready ones too: it cannot be below the %d ready".formatted(look.ready()),
+                    "raise it.");
         }
-        refuseFalling("first_sign", before.firstSign(), firstSign);
+        refuseFalling(Field.FIRST_SIGN, before.firstSign(), firstSign);
         if (firstSign > before.firstSign()) {
             refuseWhatCannotBeKnown(look.kind(), PieceState.FIRST_SIGN, look.day(), "");
         }
@@ -240,22 +244,23 @@ public final class BatchHistory {
         long withoutSign =
                 pieces.stream().filter(p -> !p.hasFirstSign() && !p.isJudged()).count();
         if (firstSign > able - Math.min(newlyGone, withoutSign)) {
-            throw new Refusal(
-                    "first_sign",
-                    "%d with first sign are more than the %d pieces that can show it; lower it."
-                            .formatted(firstSign, able - Math.min(newlyGone, withoutSign)));
+            throw new ImpossibleLook(
+                    Field.FIRST_SIGN,
+                    "%d with first sign are more than the %d pieces that can show it"
+                            .formatted(firstSign, able - Math.min(newlyGone, withoutSign)),
+                    "lower it.");
         }
     }
 
-    private void refuseFalling(String field, int before, int now) {
+    private void refuseFalling(Field field, int before, int now) {
         if (now < 0) {
-            throw new Refusal(field, "%s cannot be below 0; give 0 or more.".formatted(capital(field)));
+            throw new ImpossibleLook(field, "%s cannot be below 0".formatted(field.words()), "give 0 or more.");
         }
         if (now < before) {
-            throw new Refusal(
+            throw new ImpossibleLook(
                     field,
-                    "%s cannot fall from %d to %d: counts are so far; give %d or more, or take the earlier look back."
-                            .formatted(capital(field), before, now, before));
+                    "%s cannot fall from %d to %d: counts are so far".formatted(field.words(), before, now),
+                    "give %d or more, or take the earlier look back.".formatted(before));
         }
     }
 
@@ -275,10 +280,10 @@ public final class BatchHistory {
                 .limit(howMany)
                 .toList();
         if (moving.size() < howMany) {
-            throw new Refusal(
-                    next.code(),
-                    "%d more %s, but only %d pieces are left to be so; lower the count."
-                            .formatted(howMany, next.words(), moving.size()));
+            throw new ImpossibleLook(
+                    Field.of(next),
+                    "%d more %s, but only %d pieces are left to be so".formatted(howMany, next.words(), moving.size()),
+                    "lower the count.");
         }
         moving.forEach(p -> p.reach(next, day, true));
         return moving;
@@ -312,10 +317,5 @@ public final class BatchHistory {
 
     private int count(Predicate<PieceTrack> what) {
         return (int) pieces.stream().filter(what).count();
-    }
-
-    private static String capital(String field) {
-        String words = field.replace('_', ' ');
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

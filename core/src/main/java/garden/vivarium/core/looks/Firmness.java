@@ -1,5 +1,6 @@
 package garden.vivarium.core.looks;
 
+import garden.vivarium.core.UnknownWord;
 import java.util.Arrays;
 
 /** How a piece feels. A firm one is not given up without saying so. */
@@ -22,13 +23,13 @@ public enum Firmness {
     /**
      * Reads a file's word.
      *
-     * @throws IllegalArgumentException if the word is none of firm, soft, shrivelled
+     * @throws UnknownWord if the word is none of firm, soft, shrivelled
      */
     public static Firmness of(String word) {
         return Arrays.stream(values())
                 .filter(f -> f.word.equalsIgnoreCase(word.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“%s” is no firmness; write firm, soft or shrivelled".formatted(word)));
+                .orElseThrow(
+                        () -> new UnknownWord("“%s” is no firmness".formatted(word), "write firm, soft or shrivelled"));
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.core.looks;
 
+import garden.vivarium.core.UnknownWord;
 import java.util.Arrays;
 
 /** Why a piece was lost. */
@@ -33,14 +34,14 @@ public enum LossCause {
     /**
      * Reads a file's word.
      *
-     * @throws IllegalArgumentException if the word names no cause
+     * @throws UnknownWord if the word names no cause
      */
     public static LossCause of(String word) {
         return Arrays.stream(values())
                 .filter(c -> c.word.equalsIgnoreCase(word.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“%s” is no cause of loss; write rot, dried, pest, damage, stalled, mislaid or unknown"
-                                .formatted(word)));
+                .orElseThrow(() -> new UnknownWord(
+                        "“%s” is no cause of loss".formatted(word),
+                        "write rot, dried, pest, damage, stalled, mislaid or unknown"));
     }
 }

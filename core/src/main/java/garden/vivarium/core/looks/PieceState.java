@@ -1,5 +1,6 @@
 package garden.vivarium.core.looks;
 
+import garden.vivarium.core.UnknownWord;
 import java.util.Arrays;
 
 /** What a look says of a piece, in the order in which a piece can only go forward. */
@@ -37,13 +38,13 @@ public enum PieceState {
     /**
      * Reads a file's word.
      *
-     * @throws IllegalArgumentException if the word is none of none, first_sign, ready, lost, sent
+     * @throws UnknownWord if the word is none of none, first_sign, ready, lost, sent
      */
     public static PieceState of(String code) {
         return Arrays.stream(values())
                 .filter(s -> s.code.equalsIgnoreCase(code.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“%s” is no state; write none, first_sign, ready, lost or sent".formatted(code)));
+                .orElseThrow(() -> new UnknownWord(
+                        "“%s” is no state".formatted(code), "write none, first_sign, ready, lost or sent"));
     }
 }

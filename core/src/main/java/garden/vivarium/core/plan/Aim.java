@@ -1,5 +1,6 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.Limits;
 import java.time.LocalDate;
 
 /**
@@ -12,12 +13,11 @@ import java.time.LocalDate;
  */
 public record Aim(int youngPlants, int piecesPerPot, LocalDate due, double confidence) {
 
-    private static final int MOST_YOUNG_PLANTS = 5000;
     private static final int MOST_PIECES_PER_POT = 50;
 
     public Aim {
         if (youngPlants < 1
-                || youngPlants > MOST_YOUNG_PLANTS
+                || youngPlants > Limits.MOST_YOUNG_PLANTS
                 || piecesPerPot < 1
                 || piecesPerPot > MOST_PIECES_PER_POT) {
             throw new IllegalArgumentException("an aim is 1 to 5,000 young plants of 1 to 50 pieces each");

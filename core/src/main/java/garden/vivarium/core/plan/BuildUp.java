@@ -59,7 +59,7 @@ public record BuildUp(
      * @param horizon days looked ahead, 1 and up
      * @param due the day by which they are wanted, within the horizon
      */
-    public record Known(
+    public record Inputs(
             int stock,
             int flush,
             int restDays,
@@ -72,7 +72,7 @@ public record BuildUp(
             int horizon,
             int due) {
 
-        public Known {
+        public Inputs {
             if (stock < 1 || flush < 1 || restDays < 1 || growDays < 0 || wanted < 1 || horizon < 1) {
                 throw new IllegalArgumentException(
                         "a build-up needs a stock plant, a piece a flush, a day of rest, something wanted and time");
@@ -112,7 +112,7 @@ public record BuildUp(
      * The numbers to keep that reach what is wanted sooner by a week or more than fewer would: every pair of a small set for two
      * generations is tried.
      */
-    public static BuildUp best(Known known) {
+    public static BuildUp best(Inputs known) {
         BuildUp best = simulate(known, List.of(), TRIAL_RUNS);
         for (int first : candidates(known, known.stock())) {
             for (int second : first == 0 ? new int[] {0} : candidates(known, known.stock() + first)) {
@@ -126,7 +126,7 @@ public record BuildUp(
         return simulate(known, best.keeps());
     }
 
-    private static int[] candidates(Known known, int stock) {
+    private static int[] candidates(Inputs known, int stock) {
         int most = Math.max(1, known.wanted() / 2);
         return Arrays.stream(new double[] {0, 1, 2, 4, 8, 16})
                 .mapToInt(times -> (int) Math.min(most, Math.round(times * stock)))
@@ -148,11 +148,11 @@ public record BuildUp(
     }
 
     /** How a given choice of numbers to keep would go. */
-    public static BuildUp simulate(Known known, List<Integer> keeps) {
+    public static BuildUp simulate(Inputs known, List<Integer> keeps) {
         return simulate(known, keeps, RUNS);
     }
 
-    private static BuildUp simulate(Known known, List<Integer> keeps, int runs) {
+    private static BuildUp simulate(Inputs known, List<Integer> keeps, int runs) {
         RandomDataGenerator draws = new RandomDataGenerator(SEED);
         int points = known.horizon() / STEP + 1;
         int[][] soFar = new int[points][runs];
@@ -206,7 +206,7 @@ public record BuildUp(
     private record Cut(int day, int plants, int generation) {}
 
     /** One run: days on which young plants for sale stand settled, in order, with how many. */
-    static List<int[]> run(Known known, List<Integer> keeps, Yield yield) {
+    static List<int[]> run(Inputs known, List<Integer> keeps, Yield yield) {
         PriorityQueue<Cut> cuts = new PriorityQueue<>((a, b) -> Integer.compare(a.day(), b.day()));
         PriorityQueue<int[]> settled = new PriorityQueue<>((a, b) -> Integer.compare(a[0], b[0]));
         int[] toKeep = keeps.stream().mapToInt(Integer::intValue).toArray();
@@ -243,7 +243,7 @@ public record BuildUp(
     }
 
     /** Young plants of so many pieces, and the day by which the last of them stands. */
-    private static int[] young(Known known, Drawn drawn, int pieces, RandomDataGenerator draws) {
+    private static int[] young(Inputs known, Drawn drawn, int pieces, RandomDataGenerator draws) {
         double rho = Math.max(LEAST_RHO, known.doubt().strike().rho());
         double mean = Math.max(LEAST_MEAN, Math.min(1 - LEAST_MEAN, drawn.mean()));
         double p = draws.nextBeta(mean * (1 - rho) / rho, (1 - mean) * (1 - rho) / rho);
@@ -271,7 +271,7 @@ public record BuildUp(
     }
 
     /** How it came about. */
-    public Working working(Known known) {
+    public Working working(Inputs known) {
         List<Working.Step> steps = new ArrayList<>();
         steps.add(Working.step(
                 "A flush of the stock there is",

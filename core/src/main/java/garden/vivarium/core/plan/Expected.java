@@ -26,26 +26,13 @@ public record Expected(
     /** From one day to another, both included. */
     public record Band(LocalDate from, LocalDate to) {}
 
-    /** What is expected of a batch taken on a day and stuck on another, in the season of which this is the outlook. */
-    public static Expected of(Outlook outlook, SeasonOutlook season, LocalDate taken, LocalDate stuck) {
-        Band ready = band(stuck, season.ready().window());
-        return new Expected(
-                taken,
-                outlook.callus().map(c -> new Band(taken.plusDays(c.least()), taken.plusDays(c.most()))),
-                stuck,
-                season.firstSign().map(f -> band(stuck, f.window())),
-                ready,
-                outlook.settle()
-                        .map(s -> new Band(
-                                ready.from().plusDays(s.days()), ready.to().plusDays(s.days()))));
-    }
-
     /** The last day of the last band. */
     public LocalDate end() {
         return settled.orElse(ready).to();
     }
 
-    private static Band band(LocalDate stuck, Window days) {
+    /** The band of a window of days, from the day stuck. */
+    static Band band(LocalDate stuck, Window days) {
         return new Band(
                 stuck.plusDays(Math.round(days.d10())),
                 stuck.plusDays(Math.max(Math.round(days.d10()) + 1, Math.round(days.d90()))));

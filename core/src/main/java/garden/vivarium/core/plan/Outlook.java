@@ -167,7 +167,20 @@ public record Outlook(
 
     /** The days on which the stages of pieces taken on a day are expected. */
     public Expected expected(Setting setting, LocalDate start) {
-        return Expected.of(this, at(setting, start), start, stuckOn(start));
+        return expected(at(setting, start), start, stuckOn(start));
+    }
+
+    /** What is expected of a batch taken on a day and stuck on another, in the season that it is in. */
+    public Expected expected(SeasonOutlook then, LocalDate taken, LocalDate stuck) {
+        Expected.Band ready = Expected.band(stuck, then.ready().window());
+        return new Expected(
+                taken,
+                callus.map(c -> new Expected.Band(taken.plusDays(c.least()), taken.plusDays(c.most()))),
+                stuck,
+                then.firstSign().map(f -> Expected.band(stuck, f.window())),
+                ready,
+                settle.map(s -> new Expected.Band(
+                        ready.from().plusDays(s.days()), ready.to().plusDays(s.days()))));
     }
 
     /** The chances of pieces taken on a day to be young plants in the end. */

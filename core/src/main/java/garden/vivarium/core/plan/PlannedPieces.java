@@ -82,7 +82,8 @@ public final class PlannedPieces {
 
     /** So many of them, to be put together with others. */
     public Prospect prospect(int pieces) {
-        return Prospect.planned(this, pieces);
+        return Prospect.planned(
+                way, this::doubt, (node, beside) -> supplyAt(node, beside, pieces), () -> supply(pieces));
     }
 
     /** Young plants that one piece gives on average. */

@@ -79,15 +79,15 @@ public final class Prospect {
         return new Prospect(Optional.empty(), () -> supply);
     }
 
-    /** So many pieces planned. */
-    static Prospect planned(PlannedPieces pieces, int number) {
+    /** What is planned, by what it gives for each value of what its way shares, beside running batches or not. */
+    static Prospect planned(
+            Way way,
+            Function<Boolean, SharedDoubt> doubt,
+            BiFunction<SharedDoubt.Node, Boolean, Supply> given,
+            Supplier<Supply> alone) {
         return new Prospect(
-                Optional.of(new Shared(
-                        pieces.way(),
-                        false,
-                        pieces::doubt,
-                        (node, beside) -> new Given(0, pieces.supplyAt(node, beside, number)))),
-                () -> pieces.supply(number));
+                Optional.of(new Shared(way, false, doubt, (node, beside) -> new Given(0, given.apply(node, beside)))),
+                alone);
     }
 
     /** A batch that runs, by how it stands for each value of what its way shares. */

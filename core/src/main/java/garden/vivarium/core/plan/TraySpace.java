@@ -79,6 +79,13 @@ public record TraySpace(double capacity, List<Stay> taken) {
         return stays;
     }
 
+    /** Trays times days of so many pieces and of the pots that are expected of them, rounded. */
+    public static int trayDays(Expected expected, int pieces, int pots) {
+        return (int) Math.round(stays("", expected, traysFor(pieces), pots).stream()
+                .mapToDouble(Stay::trayDays)
+                .sum());
+    }
+
     /** Trays taken on a day. */
     public double on(LocalDate day) {
         return taken.stream()

@@ -1,6 +1,5 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RootingTime;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -225,19 +224,9 @@ public final class WayPlan {
     /** A better day to start, and how many to take then. */
     public record Better(LocalDate start, TakeCount take) {}
 
-    /** How the number to take came about. */
-    public Working takeWorking() {
-        return WayWorking.take(this);
-    }
-
-    /** What would change the number to take most: a few changes, the greatest first. */
-    public Working whatWouldChangeIt() {
-        return WayWorking.changes(this, setting);
-    }
-
-    /** How the last safe start came about. */
-    public Working lastSafeStartWorking() {
-        return WayWorking.lastSafeStart(this);
+    /** Where and when it is to be done. */
+    public Setting setting() {
+        return setting;
     }
 
     /**

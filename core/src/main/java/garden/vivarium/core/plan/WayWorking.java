@@ -14,14 +14,14 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** How the numbers of a {@link WayPlan} came about, step by step, as the margin shows it. */
-final class WayWorking {
+public final class WayWorking {
 
-    private static final double POINTS = 0.05;
+    private static final double FIVE_IN_A_HUNDRED = 0.05;
 
     private WayWorking() {}
 
     /** How the number to take came about. */
-    static Working take(WayPlan plan) {
+    public static Working take(WayPlan plan) {
         Aim aim = plan.aim();
         Outlook outlook = plan.outlook();
         LocalDate start = plan.start();
@@ -105,7 +105,7 @@ final class WayWorking {
     }
 
     /** How the last safe start came about. */
-    static Working lastSafeStart(WayPlan plan) {
+    public static Working lastSafeStart(WayPlan plan) {
         int most = plan.piecesAtMost();
         Working.Step bound = Working.step(
                 plan.isStockCounted()
@@ -136,7 +136,8 @@ final class WayWorking {
     private record Change(String says, Optional<Integer> take) {}
 
     /** What a few changes, one at a time, would make of the number to take; the greatest change first. */
-    static Working changes(WayPlan plan, Setting setting) {
+    public static Working changes(WayPlan plan) {
+        Setting setting = plan.setting();
         Aim aim = plan.aim();
         Outlook outlook = plan.outlook();
         List<Change> changes = new ArrayList<>();
@@ -158,7 +159,7 @@ final class WayWorking {
                         aim.confidence())));
         changes.add(new Change(
                 "Ten in a hundred less sure",
-                take(outlook, setting, plan, aim.due(), Math.max(0.5, aim.confidence() - 2 * POINTS))));
+                take(outlook, setting, plan, aim.due(), Math.max(0.5, aim.confidence() - 2 * FIVE_IN_A_HUNDRED))));
         int now = plan.take()
                 .map(TakeCount::pieces)
                 .orElse(TakeCount.most(plan.aim().pieces()));
@@ -179,7 +180,7 @@ final class WayWorking {
 
     private static StrikeRate better(StrikeRate strike) {
         double strength = strike.alpha() + strike.beta();
-        double mean = Math.min(0.99, strike.mean() + POINTS);
+        double mean = Math.min(0.99, strike.mean() + FIVE_IN_A_HUNDRED);
         return strike.withBeta(mean * strength, (1 - mean) * strength);
     }
 

@@ -24,7 +24,7 @@ public final class SimulatedBatch {
     public record Seen(int firstSign, int ready, int lost) {}
 
     /** Draws a batch of the given size from the truth. */
-    public static SimulatedBatch draw(Truth truth, int stuck, RandomDataGenerator random) {
+    public static SimulatedBatch draw(TrueRates truth, int stuck, RandomDataGenerator random) {
         double strength = (1 - truth.rho()) / truth.rho();
         double rate = random.nextBeta(truth.rate() * strength, (1 - truth.rate()) * strength);
         double speed = truth.tau() == 0 ? 0 : random.nextNormal(0, truth.tau());

@@ -88,6 +88,11 @@ public final class MayCut {
      * @param remedy what would do
      */
     public record Finding(String rule, Weight weight, String why, String remedy) {
+        /** Whether the grower alone decides. */
+        public boolean isWarning() {
+            return weight == Weight.WARNING;
+        }
+
         /** Reason and remedy in one. */
         public String words() {
             return why + " " + remedy;

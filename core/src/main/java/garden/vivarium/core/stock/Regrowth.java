@@ -16,7 +16,7 @@ import java.util.Optional;
 public final class Regrowth {
 
     private static final double LEAST = 0.5;
-    private static final double MOST = 1.5;
+    private static final double FULLEST = 1.5;
 
     private final PlantGroup.Rhythm rhythm;
     private final Optional<Count> counted;
@@ -96,7 +96,7 @@ public final class Regrowth {
         return Optional.of(new Bearing(
                 left + (int) Math.round(grown),
                 left + (int) Math.round(LEAST * grown),
-                left + (int) Math.round(MOST * grown),
+                left + (int) Math.round(FULLEST * grown),
                 true));
     }
 

@@ -1,5 +1,6 @@
 package garden.vivarium.core.timing;
 
+import garden.vivarium.core.UnknownWord;
 import java.util.Arrays;
 
 /** How a piece was looked at. Only looks that can see or feel roots say anything of roots. */
@@ -39,13 +40,13 @@ public enum LookKind {
     /**
      * Reads a file's word.
      *
-     * @throws IllegalArgumentException if the word is none of above, wall, tug, lifted
+     * @throws UnknownWord if the word is none of above, wall, tug, lifted
      */
     public static LookKind of(String code) {
         return Arrays.stream(values())
                 .filter(k -> k.code.equalsIgnoreCase(code.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“%s” is no kind of look; write above, wall, tug or lifted".formatted(code)));
+                .orElseThrow(() ->
+                        new UnknownWord("“%s” is no kind of look".formatted(code), "write above, wall, tug or lifted"));
     }
 }

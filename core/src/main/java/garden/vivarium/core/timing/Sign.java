@@ -5,5 +5,10 @@ public enum Sign {
     /** New roots: hidden from above. */
     ROOT,
     /** A bud, shoot or plantlet: seen from above. */
-    SHOOT
+    SHOOT;
+
+    /** Whether it is told by roots. */
+    public boolean isRoot() {
+        return this == ROOT;
+    }
 }

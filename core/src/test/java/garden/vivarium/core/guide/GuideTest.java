@@ -2,6 +2,7 @@ package garden.vivarium.core.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.core.evidence.Way;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -192,12 +193,17 @@ class GuideTest {
     }
 
     @Test
-    void anOwnProtocolCarriesItsVersionInItsWay() {
+    void anOwnProtocolHasAKeyAndAVersionOfItsOwn() {
         Protocol tip = GUIDE.protocol("tip-in-plugs").orElseThrow();
-        assertThat(tip.wayTreatment()).containsExactly("hormone 0.3%");
+        assertThat(tip.isOwn()).isFalse();
         Protocol own = tip.asOwn("kelp plugs", "Kelp plugs").asVersion(2);
         assertThat(own.isOwn()).isTrue();
-        assertThat(own.wayTreatment()).containsExactly("hormone 0.3%", "as kelp plugs version 2");
+        assertThat(own.treatment()).isEqualTo(tip.treatment());
+        Way way = new Way(
+                "Fuchsia", "soft", own.method(), own.medium(), "hormone 0.3%", Way.Own.of(own.key(), own.version()));
+        assertThat(way.words()).isEqualTo("tip cutting in plug compost, as kelp plugs version 2; hormone 0.3%");
+        assertThat(Way.Own.of(tip.key(), 2)).isEmpty();
+        assertThat(Way.Own.of(null, null)).isEmpty();
     }
 
     @ParameterizedTest

@@ -95,13 +95,17 @@ class BatchHistoryTest {
 
         @Test
         void refusalsNameTheRemedy() {
-            assertRefused("piece", "take that reading back", 2, look(7, lost(1)), look(9, none(1)));
-            assertRefused("piece", "cannot go back", 2, look(7, ready(1)), look(9, sign(1)));
-            assertRefused("piece", "from 1 to 2", 2, look(7, none(3)));
-            assertRefused("day", "before the day stuck", 2, look(-1, none(1)));
-            assertRefused("day", "rooted on day 0", 2, look(0, ready(1)));
-            assertRefused("day", "never stuck", 2, look(0, lost(1)));
-            assertRefused("look", "tug or lift", 2, new Look.ByPiece(7, List.of(above(1, PieceState.READY))));
+            assertRefused(ImpossibleLook.Field.PIECE, "take that reading back", 2, look(7, lost(1)), look(9, none(1)));
+            assertRefused(ImpossibleLook.Field.PIECE, "cannot go back", 2, look(7, ready(1)), look(9, sign(1)));
+            assertRefused(ImpossibleLook.Field.PIECE, "from 1 to 2", 2, look(7, none(3)));
+            assertRefused(ImpossibleLook.Field.DAY, "before the day stuck", 2, look(-1, none(1)));
+            assertRefused(ImpossibleLook.Field.DAY, "rooted on day 0", 2, look(0, ready(1)));
+            assertRefused(ImpossibleLook.Field.DAY, "never stuck", 2, look(0, lost(1)));
+            assertRefused(
+                    ImpossibleLook.Field.LOOK,
+                    "tug or lift",
+                    2,
+                    new Look.ByPiece(7, List.of(above(1, PieceState.READY))));
         }
     }
 
@@ -142,14 +146,20 @@ class BatchHistoryTest {
 
         @Test
         void refusalsNameTheRemedy() {
-            assertRefused("ready", "cannot fall from 3 to 2", 6, count(7, 3, 3, 0), count(9, 3, 2, 0));
-            assertRefused("lost", "cannot fall from 1 to 0", 6, count(7, 0, 0, 1), count(9, 0, 0, 0));
-            assertRefused("ready", "more than the 6 stuck", 6, count(7, 7, 7, 0));
-            assertRefused("lost", "more than the 6 stuck", 6, count(7, 4, 4, 3));
-            assertRefused("first_sign", "cannot be below the 3 ready", 6, count(7, 2, 3, 0));
-            assertRefused("first_sign", "more than the", 6, count(7, 6, 2, 1));
-            assertRefused("ready", "below 0", 6, count(7, 0, -1, 0));
-            assertRefused("look", "tug or lift", 6, new Look.ByCount(7, LookKind.ABOVE, OptionalInt.empty(), 2, 0, 0));
+            assertRefused(
+                    ImpossibleLook.Field.READY, "cannot fall from 3 to 2", 6, count(7, 3, 3, 0), count(9, 3, 2, 0));
+            assertRefused(
+                    ImpossibleLook.Field.LOST, "cannot fall from 1 to 0", 6, count(7, 0, 0, 1), count(9, 0, 0, 0));
+            assertRefused(ImpossibleLook.Field.READY, "more than the 6 stuck", 6, count(7, 7, 7, 0));
+            assertRefused(ImpossibleLook.Field.LOST, "more than the 6 stuck", 6, count(7, 4, 4, 3));
+            assertRefused(ImpossibleLook.Field.FIRST_SIGN, "cannot be below the 3 ready", 6, count(7, 2, 3, 0));
+            assertRefused(ImpossibleLook.Field.FIRST_SIGN, "more than the", 6, count(7, 6, 2, 1));
+            assertRefused(ImpossibleLook.Field.READY, "below 0", 6, count(7, 0, -1, 0));
+            assertRefused(
+                    ImpossibleLook.Field.LOOK,
+                    "tug or lift",
+                    6,
+                    new Look.ByCount(7, LookKind.ABOVE, OptionalInt.empty(), 2, 0, 0));
         }
     }
 
@@ -246,7 +256,7 @@ class BatchHistoryTest {
 
     @Test
     void countsThatNoPieceCanHaveAreRefused() {
-        assertRefused("ready", "only 1 pieces are left", 2, count(14, 2, 2, 0), look(21, none(1)));
+        assertRefused(ImpossibleLook.Field.READY, "only 1 pieces are left", 2, count(14, 2, 2, 0), look(21, none(1)));
     }
 
     @ParameterizedTest
@@ -290,10 +300,10 @@ class BatchHistoryTest {
                 .isEqualTo(inOrder);
     }
 
-    private static void assertRefused(String field, String remedy, int stuck, Look... looks) {
+    private static void assertRefused(ImpossibleLook.Field field, String remedy, int stuck, Look... looks) {
         assertThatThrownBy(() -> replay(stuck, looks))
                 .isInstanceOfSatisfying(
-                        Refusal.class, r -> assertThat(r.field()).isEqualTo(field))
+                        ImpossibleLook.class, r -> assertThat(r.field()).isEqualTo(field))
                 .hasMessageContaining(remedy);
     }
 

@@ -25,7 +25,7 @@ class BuildUpTest {
      */
     @Test
     void threeGenerationsAgreeWithTheHandWorkedExample() {
-        BuildUp.Known known = known(3, 105, 400);
+        BuildUp.Inputs known = known(3, 105, 400);
         List<int[]> sold = BuildUp.run(known, List.of(4, 6), (pieces, generation) -> new int[] {pieces / 2, 40});
 
         int[] byDay = new int[401];
@@ -39,7 +39,7 @@ class BuildUpTest {
 
     @Test
     void nothingIsCutBeforeItHasRestedOrGrown() {
-        BuildUp.Known known = known(1, 1000, 300);
+        BuildUp.Inputs known = known(1, 1000, 300);
         List<int[]> sold = BuildUp.run(known, List.of(), (pieces, generation) -> new int[] {pieces, 40});
 
         assertThat(sold).extracting(s -> s[0]).containsExactly(40, 100, 160, 220, 280);
@@ -48,7 +48,7 @@ class BuildUpTest {
 
     @Test
     void keepingSomeReachesALargeNumberSooner() {
-        BuildUp.Known known = known(3, 400, 900);
+        BuildUp.Inputs known = known(3, 400, 900);
         BuildUp best = BuildUp.best(known);
         BuildUp none = BuildUp.simulate(known, List.of());
 
@@ -82,8 +82,8 @@ class BuildUpTest {
         assertThatThrownBy(() -> known(stock, 10, 100)).hasMessageContaining("needs a stock plant");
     }
 
-    private static BuildUp.Known known(int stock, int wanted, int horizon) {
-        return new BuildUp.Known(
+    private static BuildUp.Inputs known(int stock, int wanted, int horizon) {
+        return new BuildUp.Inputs(
                 stock,
                 10,
                 60,

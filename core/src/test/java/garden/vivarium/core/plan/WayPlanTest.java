@@ -29,7 +29,7 @@ class WayPlanTest {
         int take = plan.take().orElseThrow().pieces();
         assertThat(plan.chance(take)).isGreaterThanOrEqualTo(0.9);
         assertThat(plan.chance(take - 1)).isLessThan(0.9);
-        assertThat(plan.takeWorking().steps())
+        assertThat(WayWorking.take(plan).steps())
                 .last()
                 .satisfies(s -> assertThat(s.figures()).contains("take " + take));
     }
@@ -100,17 +100,17 @@ class WayPlanTest {
     @Test
     void whatWouldChangeItMostComesFirst() {
         WayPlan tight = plan("tip-in-plugs", 24, 1, APRIL, 38, 0.7);
-        List<Integer> takes = tight.whatWouldChangeIt().steps().stream()
+        List<Integer> takes = WayWorking.changes(tight).steps().stream()
                 .map(s -> Integer.parseInt(s.figures().split(" ")[0]))
                 .toList();
 
         assertThat(takes).hasSize(5).isSorted();
         assertThat(takes.get(0)).isLessThan(tight.take().orElseThrow().pieces());
-        assertThat(tight.whatWouldChangeIt().steps().get(0).says())
+        assertThat(WayWorking.changes(tight).steps().get(0).says())
                 .as("with little time, time matters most")
                 .isEqualTo("A week more");
         WayPlan roomy = plan("tip-in-plugs", 24, 1, APRIL, 150, 0.95);
-        assertThat(roomy.whatWouldChangeIt().steps().get(0).says())
+        assertThat(WayWorking.changes(roomy).steps().get(0).says())
                 .as("with all the time, a week changes nothing")
                 .isNotEqualTo("A week more");
     }
@@ -175,7 +175,7 @@ class WayPlanTest {
                                 0.9)
                         .orElseThrow()
                         .pieces());
-        assertThat(plan.takeWorking().steps())
+        assertThat(WayWorking.take(plan).steps())
                 .anySatisfy(s -> assertThat(s.figures()).contains("young plants, as 1: 45%"));
     }
 
@@ -214,7 +214,7 @@ class WayPlanTest {
 
         assertThat(large.take().orElseThrow().isScaled()).isTrue();
         assertThat(large.take().orElseThrow().pieces()).isGreaterThan(5000);
-        assertThat(large.takeWorking().steps())
+        assertThat(WayWorking.take(large).steps())
                 .last()
                 .satisfies(s -> assertThat(s.says()).contains("2,000 and scaled"));
     }
@@ -225,7 +225,7 @@ class WayPlanTest {
 
         assertThat(plan.isBeyondReach()).isTrue();
         assertThat(plan.lastSafeStart()).isEmpty();
-        assertThat(plan.takeWorking().steps())
+        assertThat(WayWorking.take(plan).steps())
                 .last()
                 .satisfies(s -> assertThat(s.says()).contains("No number"));
     }
@@ -271,7 +271,7 @@ class WayPlanTest {
                 WayPlan.of(outlook, aim(24, 1, APRIL.plusDays(75), 0.9), NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
 
         assertThat(plan.isStockShort()).isFalse();
-        assertThat(plan.lastSafeStartWorking().steps().get(0).says()).contains("not known");
+        assertThat(WayWorking.lastSafeStart(plan).steps().get(0).says()).contains("not known");
         assertThat(plan.lastSafeStart()).isPresent();
     }
 

@@ -25,8 +25,8 @@ import org.junit.jupiter.api.Test;
 
 class SimulatedBatchTest {
 
-    private static final Truth TRUTH =
-            new Truth(0.7, 0.08, 0.15, Optional.of(new Window(8, 20)), new Window(16, 40), 0.6);
+    private static final TrueRates TRUTH =
+            new TrueRates(0.7, 0.08, 0.15, Optional.of(new Window(8, 20)), new Window(16, 40), 0.6);
 
     @Test
     void theSameSeedGivesTheSameBatch() {

@@ -28,18 +28,18 @@ final class Life {
      * @param shown share of failures that ever look lost
      * @param shows when those do
      */
-    record Truth(Window guide, double rate, double rho, double slower, double tau, double shown, Shows shows) {
+    record TrueBatch(Window guide, double rate, double rho, double slower, double tau, double shown, Shows shows) {
 
-        Truth withRate(double other) {
-            return new Truth(guide, other, rho, slower, tau, shown, shows);
+        TrueBatch withRate(double other) {
+            return new TrueBatch(guide, other, rho, slower, tau, shown, shows);
         }
 
-        Truth slowerBy(double more) {
-            return new Truth(guide, rate, rho, slower + more, tau, shown, shows);
+        TrueBatch slowerBy(double more) {
+            return new TrueBatch(guide, rate, rho, slower + more, tau, shown, shows);
         }
 
-        Truth shown(double share, Shows when) {
-            return new Truth(guide, rate, rho, slower, tau, share, when);
+        TrueBatch shown(double share, Shows when) {
+            return new TrueBatch(guide, rate, rho, slower, tau, share, when);
         }
 
         double within() {
@@ -60,7 +60,7 @@ final class Life {
         this.random = random;
     }
 
-    static double rate(Truth truth, RandomDataGenerator random) {
+    static double rate(TrueBatch truth, RandomDataGenerator random) {
         if (truth.rho() == 0) {
             return truth.rate();
         }
@@ -68,7 +68,7 @@ final class Life {
         return random.nextBeta(truth.rate() * strength, (1 - truth.rate()) * strength);
     }
 
-    static Life of(Truth truth, int pieces, RandomDataGenerator random) {
+    static Life of(TrueBatch truth, int pieces, RandomDataGenerator random) {
         double p = rate(truth, random);
         double x = truth.slower() + (truth.tau() == 0 ? 0 : random.nextNormal(0, truth.tau()));
         double[] ready = new double[pieces];

@@ -55,7 +55,8 @@ class TrustBench {
     private static final double GUIDE_RATE = 0.7;
     private static final GuideFigures FIGURES = new GuideFigures(GUIDE_RATE, Optional.of(new Window(8, 20)), GUIDE);
     private static final Way WAY = new Way("Plant", "soft", "tip cutting", "water", "");
-    private static final Life.Truth USUAL = new Life.Truth(GUIDE, GUIDE_RATE, 0.08, 0, 0.2, 0.5, Life.Shows.AS_READY);
+    private static final Life.TrueBatch USUAL =
+            new Life.TrueBatch(GUIDE, GUIDE_RATE, 0.08, 0, 0.2, 0.5, Life.Shows.AS_READY);
     private static final int OVER = 75;
 
     private Table table;
@@ -115,13 +116,13 @@ class TrustBench {
 
     private static double[] rateLife(double truth, double rho, int own, int otherWays, RandomDataGenerator random) {
         List<WayBatch> batches = new ArrayList<>();
-        Life.Truth way = new Life.Truth(GUIDE, truth, rho, 0, 0.2, 1, Life.Shows.AS_READY);
+        Life.TrueBatch way = new Life.TrueBatch(GUIDE, truth, rho, 0, 0.2, 1, Life.Shows.AS_READY);
         for (int i = 0; i < own; i++) {
             batches.add(counted(WAY, way, random));
         }
         for (int w = 0; w < otherWays; w++) {
             Way other = new Way("Other " + w, "group " + w, "method " + w, "sand", "");
-            Life.Truth its = way.withRate(random.nextBeta(14, 6));
+            Life.TrueBatch its = way.withRate(random.nextBeta(14, 6));
             for (int i = 0; i < 3; i++) {
                 batches.add(counted(other, its, random));
             }
@@ -133,7 +134,7 @@ class TrustBench {
         return new double[] {covers(rate, truth), Life.of(way, take, random).ever() >= 24 ? 1 : 0};
     }
 
-    private static WayBatch counted(Way way, Life.Truth truth, RandomDataGenerator random) {
+    private static WayBatch counted(Way way, Life.TrueBatch truth, RandomDataGenerator random) {
         int kept = Life.of(truth, 24, random).ever();
         return WayBatch.of(
                 way,
@@ -159,7 +160,7 @@ class TrustBench {
             List<Overdispersion.WayCounts> ways = new ArrayList<>();
             for (int w = 0; w < 30; w++) {
                 double mean = random.nextBeta(12 * 0.7, 12 * 0.3);
-                Life.Truth truth = new Life.Truth(GUIDE, mean, 0.1, 0, 0, 1, Life.Shows.AS_READY);
+                Life.TrueBatch truth = new Life.TrueBatch(GUIDE, mean, 0.1, 0, 0, 1, Life.Shows.AS_READY);
                 ways.add(new Overdispersion.WayCounts(0.7, List.of(new int[] {
                     Life.of(truth, 24, random).ever(), 24
                 })));
@@ -180,7 +181,7 @@ class TrustBench {
             for (int[] mix : shown == 0.5 || FULL ? mixes : new int[][] {{2, 2}}) {
                 for (double rate : new double[] {0.5, 0.7, 0.9}) {
                     for (int day : FULL ? new int[] {17, 24} : new int[] {rate == 0.7 ? 17 : 24}) {
-                        Life.Truth truth = USUAL.withRate(rate).shown(shown, Life.Shows.AS_READY);
+                        Life.TrueBatch truth = USUAL.withRate(rate).shown(shown, Life.Shows.AS_READY);
                         Table.Cell c = t.run(
                                 seed(4, mix[0] * 10 + mix[1], rate + day + shown),
                                 random -> runningLife(truth, mix[0], mix[1], day, 1, false, random));
@@ -224,7 +225,7 @@ class TrustBench {
 
     /** Mean of the rate and whether its interval covers, the guide being right of this way on average. */
     private static double[] runningLife(
-            Life.Truth truth,
+            Life.TrueBatch truth,
             int finished,
             int running,
             int day,
@@ -260,7 +261,7 @@ class TrustBench {
                 for (Life.Shows shows :
                         FULL && shown > 0 ? Life.Shows.values() : new Life.Shows[] {Life.Shows.AS_READY}) {
                     for (int day : FULL ? new int[] {14, 21, 28, 35} : new int[] {21, 35}) {
-                        Life.Truth truth = USUAL.shown(shown, shows);
+                        Life.TrueBatch truth = USUAL.shown(shown, shows);
                         Table.Cell c = t.run(
                                 seed(7, finished * 100 + day, shown * 10 + shows.ordinal()),
                                 random -> promiseLife(truth, finished, day, random));
@@ -293,7 +294,7 @@ class TrustBench {
     }
 
     /** Whether a promise could be made at 90%, how sure it was said to be, and whether it was kept. */
-    private static double[] promiseLife(Life.Truth truth, int finished, int day, RandomDataGenerator random) {
+    private static double[] promiseLife(Life.TrueBatch truth, int finished, int day, RandomDataGenerator random) {
         List<WayBatch> batches = new ArrayList<>();
         for (int i = 0; i < finished; i++) {
             batches.add(
@@ -344,7 +345,7 @@ class TrustBench {
     }
 
     private static NurseryRecord drawn(double rate, double slower, int finished, RandomDataGenerator random) {
-        Life.Truth truth = new Life.Truth(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
+        Life.TrueBatch truth = new Life.TrueBatch(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
         List<WayBatch> batches = new ArrayList<>();
         for (int i = 0; i < finished; i++) {
             batches.add(
@@ -368,7 +369,7 @@ class TrustBench {
             low = enough ? low : middle;
             each = enough ? middle : each;
         }
-        Life.Truth truth = new Life.Truth(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
+        Life.TrueBatch truth = new Life.TrueBatch(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
         int came = 0;
         for (int i = 0; i < number; i++) {
             came += Life.of(truth, each, random).readyBy(35);
@@ -384,7 +385,7 @@ class TrustBench {
         double rate = random.nextBeta(2.8, 1.2);
         double slower = random.nextNormal(0, 0.25);
         NurseryRecord record = drawn(rate, slower, finished, random);
-        Life.Truth truth = new Life.Truth(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
+        Life.TrueBatch truth = new Life.TrueBatch(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY);
         SharedDoubt doubt = new SharedDoubt(
                 record.finishedStrike(WAY, SeasonFactors.IN_SEASON),
                 record.prior(WAY, SeasonFactors.IN_SEASON).time());
@@ -432,7 +433,8 @@ class TrustBench {
     }
 
     private static double[] timeLife(double tau, double factor, int own, RandomDataGenerator random) {
-        Life.Truth truth = new Life.Truth(GUIDE, GUIDE_RATE, 0.08, Math.log(factor), tau, 0.5, Life.Shows.AS_READY);
+        Life.TrueBatch truth =
+                new Life.TrueBatch(GUIDE, GUIDE_RATE, 0.08, Math.log(factor), tau, 0.5, Life.Shows.AS_READY);
         List<WayBatch> batches = new ArrayList<>();
         for (int i = 0; i < own; i++) {
             batches.add(
@@ -482,7 +484,7 @@ class TrustBench {
             batches.add(
                     WayBatch.of(WAY, Tallies.none(), Life.of(USUAL, 40, random).finished(OVER)));
         }
-        Life.Truth cold = USUAL.withRate(GUIDE_RATE * factor).slowerBy(Math.log(winter.slower()));
+        Life.TrueBatch cold = USUAL.withRate(GUIDE_RATE * factor).slowerBy(Math.log(winter.slower()));
         for (int i = 0; i < out; i++) {
             Life life = Life.of(cold, 40, random);
             Tallies told = running && i < 2 ? life.looked(life.days(35)) : life.finished(110);
@@ -505,7 +507,7 @@ class TrustBench {
             if (!FULL && tau != 0.1) {
                 continue;
             }
-            Life.Truth usual = new Life.Truth(GUIDE, GUIDE_RATE, 0.08, 0, tau, 0.5, Life.Shows.AS_READY);
+            Life.TrueBatch usual = new Life.TrueBatch(GUIDE, GUIDE_RATE, 0.08, 0, tau, 0.5, Life.Shows.AS_READY);
             Table.Cell none = t.run(seed(12, i, 0), random -> alarmLife(usual, usual, random));
             t.share("tau %.2f, as usual".formatted(tau), "alarms", none.mean()[0], none.error()[0], 0, 5);
             Table.Cell half = t.run(seed(13, i, 0), random -> alarmLife(usual, usual.withRate(GUIDE_RATE / 2), random));
@@ -528,7 +530,7 @@ class TrustBench {
     }
 
     /** Whether an alarm is given at any look, and whether the first says slow. */
-    private static double[] alarmLife(Life.Truth known, Life.Truth truth, RandomDataGenerator random) {
+    private static double[] alarmLife(Life.TrueBatch known, Life.TrueBatch truth, RandomDataGenerator random) {
         StrikeRate rate =
                 new StrikeRate(1e5 * known.rate(), 1e5 * (1 - known.rate()), known.rho(), known.rate(), 0, List.of());
         RootingTime ready = new RootingTime(GUIDE.mu(), 0, 0, known.tau(), known.within(), 20);
@@ -573,7 +575,7 @@ class TrustBench {
         double rate = random.nextBeta(2.8, 1.2);
         double slower = random.nextNormal(0, 0.25);
         NurseryRecord record = drawn(rate, slower, 4, random);
-        Life life = Life.of(new Life.Truth(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY), 40, random);
+        Life life = Life.of(new Life.TrueBatch(GUIDE, rate, 0.08, slower, 0.2, 0.5, Life.Shows.AS_READY), 40, random);
         Tallies looked = life.looked(life.days(day));
         long pending = looked.total(Outcome.PENDING);
         double ever = RunningBatch.of(record.prior(WAY, SeasonFactors.IN_SEASON), looked)
@@ -619,7 +621,7 @@ class TrustBench {
     }
 
     private static double[] shareLife(double truth, int own, RandomDataGenerator random) {
-        Life.Truth way = USUAL.withRate(truth);
+        Life.TrueBatch way = USUAL.withRate(truth);
         List<WayBatch> batches = new ArrayList<>();
         for (int i = 0; i < own; i++) {
             int stuck = Math.max(1, Life.of(way, 40, random).ever());

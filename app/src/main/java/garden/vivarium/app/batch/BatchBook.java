@@ -1,0 +1,240 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.watch.StageClock;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The batches as they are written down, for whoever reads them. */
+@Service
+public class BatchBook {
+
+    private final BatchRepository batches;
+    private final PottingRepository pottings;
+    private final Histories histories;
+    private final OutlookText outlooks;
+    private final Stages stages;
+
+    BatchBook(
+            BatchRepository batches,
+            PottingRepository pottings,
+            Histories histories,
+            OutlookText outlooks,
+            Stages stages) {
+        this.batches = batches;
+        this.pottings = pottings;
+        this.histories = histories;
+        this.outlooks = outlooks;
+        this.stages = stages;
+    }
+
+    /**
+     * A batch as it is written down.
+     *
+     * @param batch the batch
+     * @param outlook what was expected of it on the day it was made
+     */
+    public record Entry(BatchView batch, Outlook outlook) {}
+
+    /** The batch of the code. */
+    @Transactional(readOnly = true)
+    public Entry entry(String code) {
+        return entry(batches.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code)));
+    }
+
+    /** Batches of which something may still come, the first taken first. */
+    @Transactional(readOnly = true)
+    public List<Entry> open() {
+        return entries(batches.open());
+    }
+
+    /** The batches that ended last, the last first. */
+    @Transactional(readOnly = true)
+    public List<Entry> lastClosed(int most) {
+        return entries(batches.lastClosed(most));
+    }
+
+    /** How many batches have ended. */
+    @Transactional(readOnly = true)
+    public long countClosed() {
+        return batches.countClosed();
+    }
+
+    /** Batches that give, or since the day gave, young plants. */
+    @Transactional(readOnly = true)
+    public List<Entry> givingSince(LocalDate day) {
+        return entries(batches.givingSince(day));
+    }
+
+    /** The same of some plants alone, by their names. */
+    @Transactional(readOnly = true)
+    public List<Entry> givingSince(LocalDate day, Collection<String> plants) {
+        return plants.isEmpty() ? List.of() : entries(batches.givingSince(day, plants));
+    }
+
+    /** Batches by their label codes. */
+    @Transactional(readOnly = true)
+    public List<Entry> ofCodes(Collection<String> codes) {
+        return entries(batches.findByCodeIn(codes));
+    }
+
+    /** The label code of a batch. */
+    @Transactional(readOnly = true)
+    public Optional<String> code(UUID id) {
+        return batches.findById(id).map(Batch::code);
+    }
+
+    /** Batches whose code, old name or plant holds the words, running ones first. */
+    @Transactional(readOnly = true)
+    public List<BatchView> like(String words, int most) {
+        return batches.like(words.replaceAll("([%_\\\\])", "\\\\$1"), most).stream()
+                .map(Batch::view)
+                .toList();
+    }
+
+    /** The moves of a batch, the first first. */
+    @Transactional(readOnly = true)
+    public List<PottingView> pottings(UUID batch) {
+        return pottings(List.of(batch)).getOrDefault(batch, List.of());
+    }
+
+    /** The moves of batches, the first of each first. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<PottingView>> pottings(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : pottings.findByBatchIdInOrderByMovedOn(ids).stream()
+                        .map(Potting::view)
+                        .collect(Collectors.groupingBy(PottingView::batchId));
+    }
+
+    /** Where batches stand among their stages; without those that have none. */
+    @Transactional(readOnly = true)
+    public Map<UUID, StageClock> stages(Collection<BatchView> of) {
+        Map<UUID, List<StageClock.Said>> said =
+                stages.said(of.stream().map(BatchView::id).toList());
+        Map<UUID, StageClock> clocks = new HashMap<>();
+        of.forEach(b ->
+                stages.clock(b, said.getOrDefault(b.id(), List.of())).ifPresent(clock -> clocks.put(b.id(), clock)));
+        return clocks;
+    }
+
+    /** What was known of stuck batches by each of their looks. */
+    @Transactional(readOnly = true)
+    public Map<UUID, AsKnown> asKnown(Collection<UUID> ids) {
+        return ids.isEmpty() ? Map.of() : histories.asKnown(batches.findAllById(ids));
+    }
+
+    /**
+     * The looks at a batch.
+     *
+     * @param history what follows from those that stand; empty where it is not stuck
+     * @param checks all of them, the last first, those taken back among them
+     * @param noted what was noted last of pieces beside their state, by piece
+     */
+    public record Looks(Optional<BatchHistory> history, List<CheckView> checks, Map<Integer, Noted> noted) {}
+
+    /** All looks at a batch. */
+    @Transactional(readOnly = true)
+    public Looks looks(String code) {
+        Batch batch = batches.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
+        CheckLog log = histories.log(batch);
+        Map<Integer, Noted> noted = new HashMap<>();
+        // Checks come in order of day, so that what was noted last stands.
+        log.standing().forEach(c -> log.of(c).forEach(r -> noted.merge(r.piece(), r.noted(), Noted::then)));
+        return new Looks(
+                batch.stuckOn() == null ? Optional.empty() : Optional.of(histories.replay(batch, log)),
+                log.all().stream()
+                        .map(c -> c.view(log.of(c).size()))
+                        .sorted(Comparator.comparing(CheckView::lookedOn).reversed())
+                        .toList(),
+                noted);
+    }
+
+    /** How long the work has taken here, by protocol. */
+    @Transactional(readOnly = true)
+    public Map<String, Worked> worked() {
+        return batches.work().stream()
+                .collect(Collectors.toMap(
+                        BatchRepository.WorkRow::getProtocol,
+                        w -> new Worked(w.getMinutes(), w.getPieces(), (int) w.getBatches())));
+    }
+
+    /**
+     * Work that was timed.
+     *
+     * @param minutes in all
+     * @param pieces in all
+     * @param batches how many
+     */
+    public record Worked(long minutes, long pieces, int batches) {
+
+        /** Minutes for so many pieces, at this pace. */
+        public int minutesFor(int number) {
+            return (int) Math.round((double) minutes * number / Math.max(1, pieces));
+        }
+    }
+
+    /** Every batch of the nursery, as a family needs it. */
+    @Transactional(readOnly = true)
+    public List<Kin> kin() {
+        return batches.kin().stream().map(BatchBook::kin).toList();
+    }
+
+    private static Kin kin(BatchRepository.KinRow k) {
+        return new Kin(
+                k.getId(),
+                k.getCode(),
+                k.getStockPlantId(),
+                k.getFromBatchId(),
+                new Way(
+                        k.getPlant(),
+                        k.getPlantGroup(),
+                        k.getMethod(),
+                        k.getMedium(),
+                        k.getTreatment(),
+                        Way.Own.of(k.getProtocol(), k.getProtocolVersion())),
+                k.getTakenOn(),
+                k.getTaken(),
+                k.getStuck() == null ? 0 : k.getStuck(),
+                new Kin.Came(k.getReady(), k.getLost(), k.getSent(), k.getYoungPlants(), k.getPiecesPerPot()),
+                k.getClosedOn() != null);
+    }
+
+    /** A batch as one of a family. */
+    public record Kin(
+            UUID id,
+            String code,
+            UUID stockPlantId,
+            UUID fromBatchId,
+            Way way,
+            LocalDate takenOn,
+            int taken,
+            int stuck,
+            Came came,
+            boolean over) {
+
+        /** What came of its pieces so far, and how many go to a pot. */
+        public record Came(int ready, int lost, int sent, int youngPlants, int piecesPerPot) {}
+    }
+
+    private List<Entry> entries(List<Batch> found) {
+        return found.stream().map(this::entry).toList();
+    }
+
+    private Entry entry(Batch batch) {
+        return new Entry(batch.view(), outlooks.read(batch.outlookText()));
+    }
+}

@@ -1,0 +1,102 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Today;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** What is done from the batch sheet. */
+@Controller
+class BatchController {
+
+    private final Batches batches;
+    private final Today today;
+
+    BatchController(Batches batches, Today today) {
+        this.batches = batches;
+        this.today = today;
+    }
+
+    @PostMapping("/batches/{code}/stick")
+    String stick(
+            @PathVariable String code,
+            @RequestParam LocalDate stuckOn,
+            @RequestParam int stuck,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.stick(code, stuckOn, stuck);
+            return "%d stuck.".formatted(stuck);
+        });
+    }
+
+    @PostMapping("/batches/{code}/move")
+    String move(
+            @PathVariable String code,
+            @RequestParam LocalDate movedOn,
+            @RequestParam int pieces,
+            @RequestParam int youngPlants,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.move(code, movedOn, pieces, youngPlants);
+            return "%d pieces moved, %d young plants.".formatted(pieces, youngPlants);
+        });
+    }
+
+    @PostMapping("/batches/{code}/separate")
+    String separate(
+            @PathVariable String code,
+            @RequestParam LocalDate movedOn,
+            @RequestParam int youngPlants,
+            @RequestParam int spent,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.separate(code, movedOn, youngPlants, spent);
+            return "%d young plants taken%s."
+                    .formatted(youngPlants, spent > 0 ? ", %d pieces spent".formatted(spent) : "; the pieces stay");
+        });
+    }
+
+    @PostMapping("/batches/{code}/stage")
+    String stage(
+            @PathVariable String code,
+            @RequestParam String stage,
+            @RequestParam LocalDate saidOn,
+            @RequestParam(defaultValue = "false") boolean notYet,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.say(code, stage, saidOn, !notYet);
+            return notYet ? "Not yet; the round asks again." : "Written down.";
+        });
+    }
+
+    @PostMapping("/batches/{code}/settle")
+    String settle(
+            @PathVariable String code, @RequestParam UUID potting, @RequestParam int settled, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.settle(code, potting, today.date(), settled);
+            return "%d settled.".formatted(settled);
+        });
+    }
+
+    @PostMapping("/batches/{code}/give-up")
+    String giveUp(@PathVariable String code, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.giveUp(code, today.date());
+            return "The rest is written off as stalled; take that check back if one wakes after all.";
+        });
+    }
+
+    @PostMapping("/batches/{code}/checks/{check}/take-back")
+    String takeBack(@PathVariable String code, @PathVariable UUID check, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.takeBack(code, check);
+            return "Taken back; the history keeps it, struck through.";
+        });
+    }
+}

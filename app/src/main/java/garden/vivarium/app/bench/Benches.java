@@ -1,0 +1,162 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.AsKnown;
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.PottingView;
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.evidence.Running;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.RunningBatch;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.watch.StageClock;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Batches in walking order, each with its ribbon, what it needs, and how it stands beside its usual. */
+@Service
+public class Benches {
+
+    private static final int FINISHED_SHOWN = 40;
+
+    private final BatchBook book;
+    private final Evidence evidence;
+    private final Running running;
+    private final TaskFinder finder;
+    private final StandingWords standing;
+    private final Ribbons ribbons;
+    private final GuideLookup lookup;
+    private final Stock stock;
+
+    Benches(
+            BatchBook book,
+            Evidence evidence,
+            Running running,
+            TaskFinder finder,
+            StandingWords standing,
+            Ribbons ribbons,
+            GuideLookup lookup,
+            Stock stock) {
+        this.book = book;
+        this.evidence = evidence;
+        this.running = running;
+        this.finder = finder;
+        this.standing = standing;
+        this.ribbons = ribbons;
+        this.lookup = lookup;
+        this.stock = stock;
+    }
+
+    /** A batch in a list: its place, ribbon, tasks, and how it stands beside its usual, once a look could know. */
+    public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Standing> standing) {
+
+        /** Whether it has been found behind its usual. */
+        public boolean isBehind() {
+            return standing.map(Standing::isAlarm).orElse(false);
+        }
+    }
+
+    /** All open batches in walking order. */
+    @Transactional(readOnly = true)
+    public List<Row> open() {
+        return rows(book.open());
+    }
+
+    /** The batches that ended last. */
+    @Transactional(readOnly = true)
+    public List<Row> lastFinished() {
+        return rows(book.lastClosed(FINISHED_SHOWN));
+    }
+
+    /** How many batches have ended. */
+    @Transactional(readOnly = true)
+    public long countFinished() {
+        return book.countClosed();
+    }
+
+    /** What one batch needs, due or still to come. */
+    @Transactional(readOnly = true)
+    public List<Task> tasks(String code) {
+        return row(book.entry(code)).tasks();
+    }
+
+    /** One batch as in the list. */
+    Row row(BatchBook.Entry entry) {
+        return rows(List.of(entry)).get(0);
+    }
+
+    private List<Row> rows(List<BatchBook.Entry> found) {
+        if (found.isEmpty()) {
+            return List.of();
+        }
+        List<BatchView> batches = found.stream().map(BatchBook.Entry::batch).toList();
+        List<UUID> ids = batches.stream().map(BatchView::id).toList();
+        Read read = new Read(
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity())),
+                book.pottings(ids),
+                evidence.counted(ids),
+                book.stages(batches.stream().filter(b -> b.closedOn() == null).toList()),
+                book.asKnown(batches.stream()
+                        .filter(b -> isWatched(b) && !finder.isJudged(b))
+                        .map(BatchView::id)
+                        .toList()),
+                evidence.record());
+        return found.stream()
+                .map(e -> row(e, read))
+                .sorted(Comparator.comparing((Row r) -> r.place().walkOrder())
+                        .thenComparing(r -> r.place().name())
+                        .thenComparing(r -> r.batch().takenOn())
+                        .thenComparing(r -> r.batch().code()))
+                .toList();
+    }
+
+    /** What is read at once for many batches. */
+    private record Read(
+            Map<UUID, PlaceView> places,
+            Map<UUID, List<PottingView>> moves,
+            Map<UUID, Evidence.Counted> counted,
+            Map<UUID, StageClock> stages,
+            Map<UUID, AsKnown> looks,
+            NurseryRecord record) {}
+
+    private Row row(BatchBook.Entry entry, Read read) {
+        BatchView batch = entry.batch();
+        Outlook outlook = entry.outlook();
+        Evidence.Counted counted = read.counted().getOrDefault(batch.id(), Evidence.Counted.NOTHING);
+        List<PottingView> moved = read.moves().getOrDefault(batch.id(), List.of());
+        boolean runs = batch.closedOn() == null;
+        Optional<RunningBatch> now = runs ? running.now(read.record(), batch, counted.ready()) : Optional.empty();
+        TaskFinder.BatchFacts known = new TaskFinder.BatchFacts(
+                batch,
+                outlook,
+                counted.ready(),
+                now,
+                moved.stream().filter(m -> m.settled() == null).toList(),
+                moved.isEmpty() ? null : moved.get(moved.size() - 1).movedOn(),
+                Optional.ofNullable(read.stages().get(batch.id())));
+        return new Row(
+                batch,
+                read.places().get(batch.placeId()),
+                ribbons.of(entry, counted, moved),
+                runs ? finder.tasks(known) : List.of(),
+                isWatched(batch)
+                        ? finder.behind(batch, outlook, () -> read.looks().get(batch.id()))
+                                .map(judged -> standing.of(judged, lookup.method(batch.method())))
+                        : Optional.empty());
+    }
+
+    /** Whether it is judged against its usual. */
+    private static boolean isWatched(BatchView batch) {
+        return batch.closedOn() == null && batch.isStuck() && !batch.isAsleep();
+    }
+}

@@ -1,0 +1,120 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.platform.Clash;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.core.Limits;
+import garden.vivarium.core.looks.Firmness;
+import garden.vivarium.core.looks.ImpossibleLook;
+import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.LookKind;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Takes checks as bench mode sends them, once there is a connection. */
+@Controller
+class CheckApi {
+
+    private final Batches batches;
+
+    CheckApi(Batches batches) {
+        this.batches = batches;
+    }
+
+    /** A check as bench mode sends it. */
+    record Sent(
+            @NotNull UUID clientId,
+            @NotNull LocalDate lookedOn,
+            @NotNull LookKind look,
+            Integer knownChanges,
+            @Size(max = 500) String note,
+            @NotEmpty @Size(max = Limits.MOST_PIECES) List<@Valid SentPiece> pieces) {
+
+        LookCommand command() {
+            return LookCommand.ofPieces(
+                    clientId,
+                    lookedOn,
+                    look,
+                    pieces.stream().map(p -> p.seen(look)).toList(),
+                    note,
+                    knownChanges);
+        }
+    }
+
+    record SentPiece(
+            @Min(1) @Max(Limits.MOST_PIECES) int piece,
+            LookKind look,
+            @NotNull PieceState state,
+            LossCause cause,
+            @Min(0) @Max(Limits.LONGEST_ROOT_MM) Integer rootMm,
+            Boolean sideRoots,
+            Boolean topGrowth,
+            Firmness firmness,
+            @Size(max = 500) String note) {
+
+        LookCommand.Seen seen(LookKind ofAll) {
+            return new LookCommand.Seen(
+                    piece,
+                    look == null ? ofAll : look,
+                    state,
+                    state == PieceState.LOST && cause == null ? LossCause.UNKNOWN : cause,
+                    rootMm,
+                    sideRoots,
+                    topGrowth,
+                    firmness,
+                    note);
+        }
+    }
+
+    record Answer(String message, String field, Integer changes) {}
+
+    @PostMapping(value = "/batches/{code}/checks", consumes = "application/json", produces = "application/json")
+    @ResponseBody
+    Answer send(@PathVariable String code, @Valid @RequestBody Sent sent) {
+        return new Answer("kept", null, batches.look(code, sent.command()).changes());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Answer> refused(ImpossibleLook r) {
+        return ResponseEntity.unprocessableEntity()
+                .body(new Answer(r.getMessage(), r.field().name().toLowerCase(Locale.ROOT), null));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Answer> refused(InvalidField p) {
+        return ResponseEntity.unprocessableEntity().body(new Answer(p.getMessage(), p.field(), null));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Answer> stale(Clash c) {
+        return ResponseEntity.status(HttpStatus.CONFLICT)
+                .body(new Answer(
+                        "Somebody else logged this batch meanwhile. " + c.getMessage(), null, (int) c.version()));
+    }
+
+    @ExceptionHandler({HttpMessageNotReadableException.class, MethodArgumentNotValidException.class})
+    ResponseEntity<Answer> unreadable(Exception e) {
+        return ResponseEntity.badRequest()
+                .body(new Answer("This check cannot be read; load the page anew and log it again.", null, null));
+    }
+}

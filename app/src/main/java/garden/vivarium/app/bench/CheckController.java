@@ -1,0 +1,177 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.UnreadableForm;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.ImpossibleLook;
+import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Sign;
+import jakarta.validation.Valid;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Bench mode, and looking at a batch by count. */
+@Controller
+class CheckController {
+
+    private static final int USUAL_READY_MM = 20;
+    private static final int LOOSE_COLUMNS = 6;
+
+    private final Batches batches;
+    private final Sheets sheets;
+    private final Today today;
+
+    CheckController(Batches batches, Sheets sheets, Today today) {
+        this.batches = batches;
+        this.sheets = sheets;
+        this.today = today;
+    }
+
+    /** What bench mode's script needs to know of the batch. */
+    record Bench(
+            String code,
+            String plant,
+            int rows,
+            int columns,
+            boolean tray,
+            List<Cell> cells,
+            LookKind usualLook,
+            boolean hasFirstSign,
+            boolean firstSignByRoots,
+            boolean readyByRoots,
+            String firstSignTest,
+            String readyTest,
+            int firstSignMm,
+            int readyMm,
+            String stuckOn,
+            String today,
+            int changes,
+            List<Cause> causes) {}
+
+    /** How a piece stood before this check. */
+    record Cell(int piece, PieceState state, boolean leafy, boolean byCount, boolean potted) {}
+
+    record Cause(char key, LossCause code, String word) {}
+
+    @GetMapping("/batches/{code}/check")
+    String bench(@PathVariable String code, Model model) {
+        BatchSheet sheet = sheets.of(code);
+        if (!sheet.batch().isStuck()) {
+            return "redirect:/batches/" + code;
+        }
+        model.addAttribute("form", asItStands(sheet));
+        return show(sheet, model);
+    }
+
+    @PostMapping("/batches/{code}/counts")
+    String counts(
+            @PathVariable String code,
+            @Valid @ModelAttribute("form") CountsForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        UnreadableForm.refuse(form, wrong);
+        if (!wrong.hasErrors()) {
+            try {
+                batches.look(code, form.command());
+                next.addFlashAttribute("said", "Look written down.");
+                return "redirect:/batches/" + code;
+            } catch (ImpossibleLook r) {
+                wrong.rejectValue(fieldOf(r), "refused", r.getMessage());
+            } catch (InvalidField p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        return show(sheets.of(code), model);
+    }
+
+    private String show(BatchSheet sheet, Model model) {
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("batch", sheet.batch());
+        model.addAttribute("bench", bench(sheet));
+        model.addAttribute("kinds", LookKind.values());
+        model.addAttribute("signWord", sheet.method().firstSignWord().orElse("first sign"));
+        return "bench/check";
+    }
+
+    private Bench bench(BatchSheet sheet) {
+        BatchView b = sheet.batch();
+        Method m = sheet.method();
+        int columns = b.isTray() ? b.vessel().columns() : Math.min(LOOSE_COLUMNS, b.stuck());
+        return new Bench(
+                b.code(),
+                b.plant(),
+                b.isTray() ? b.vessel().rows() : (b.stuck() + columns - 1) / columns,
+                columns,
+                b.isTray(),
+                sheet.pieces().stream()
+                        .map(p -> new Cell(
+                                p.view().piece(),
+                                p.view().wasReady() && !p.view().state().isEnd()
+                                        ? PieceState.READY
+                                        : p.view().state(),
+                                p.leafy(),
+                                p.view().byCount(),
+                                p.potted()))
+                        .toList(),
+                sheet.usualLook(),
+                m.firstSign().isPresent(),
+                sheet.signs().firstSign().filter(s -> s == Sign.ROOT).isPresent(),
+                sheet.signs().ready() == Sign.ROOT,
+                sheet.protocol()
+                        .flatMap(Protocol::firstSign)
+                        .map(Protocol.Test::test)
+                        .orElse("first sign"),
+                sheet.protocol().map(p -> p.ready().test()).orElse("ready to move on"),
+                sheet.protocol()
+                        .flatMap(Protocol::firstSign)
+                        .flatMap(Protocol.Test::rootMm)
+                        .orElse(1),
+                sheet.protocol().flatMap(p -> p.ready().rootMm()).orElse(USUAL_READY_MM),
+                b.stuckOn().toString(),
+                today.date().toString(),
+                b.changes(),
+                Arrays.stream(LossCause.values())
+                        .map(c -> new Cause(c.key(), c, c.word()))
+                        .toList());
+    }
+
+    private CountsForm asItStands(BatchSheet sheet) {
+        BatchView b = sheet.batch();
+        return new CountsForm(
+                UUID.randomUUID(),
+                today.date(),
+                sheet.usualLook(),
+                sheet.method().firstSign().isPresent() ? b.counts().firstSign() : null,
+                b.counts().ready(),
+                b.counts().lost(),
+                b.counts().sent(),
+                null);
+    }
+
+    private static String fieldOf(ImpossibleLook refusal) {
+        return switch (refusal.field()) {
+            case DAY -> "lookedOn";
+            case LOOK -> "look";
+            case FIRST_SIGN -> "firstSign";
+            case PIECE, READY -> "ready";
+            case LOST -> "lost";
+            case SENT -> "sent";
+        };
+    }
+}

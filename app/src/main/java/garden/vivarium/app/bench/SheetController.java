@@ -1,0 +1,81 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.evidence.CurveDrawing;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.Guide;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The Benches place, and in it the batch sheet. */
+@Controller
+class SheetController {
+
+    private final Benches benches;
+    private final Sheets sheets;
+    private final BatchBook book;
+    private final Stock stock;
+    private final CareBook care;
+    private final Guide guide;
+
+    SheetController(Benches benches, Sheets sheets, BatchBook book, Stock stock, CareBook care, Guide guide) {
+        this.benches = benches;
+        this.sheets = sheets;
+        this.book = book;
+        this.stock = stock;
+        this.care = care;
+        this.guide = guide;
+    }
+
+    @GetMapping("/benches")
+    String benches(Model model) {
+        model.addAttribute("rows", benches.open());
+        model.addAttribute("finished", benches.lastFinished());
+        model.addAttribute("finishedCount", benches.countFinished());
+        return "bench/benches";
+    }
+
+    @GetMapping("/batches/{code}")
+    String sheet(@PathVariable String code, Model model) {
+        BatchSheet sheet = sheets.of(code);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("batch", sheet.batch());
+        model.addAttribute(
+                "curve",
+                sheet.curve()
+                        .map(c -> CurveDrawing.of(sheet.batch().code(), c, Optional.empty()))
+                        .orElse(null));
+        model.addAttribute(
+                "cautions",
+                sheet.protocol()
+                        .map(p -> guide.cautions(sheet.batch().group(), p))
+                        .orElse(List.of()));
+        model.addAttribute("care", care.of(sheet.batch().id()));
+        model.addAttribute("from", from(sheet.batch()).orElse(null));
+        return "bench/sheet";
+    }
+
+    /** What the pieces of a batch were taken from. */
+    record From(String code, String address) {}
+
+    private Optional<From> from(BatchView batch) {
+        if (batch.origin().fromBatchId() != null) {
+            return book.code(batch.origin().fromBatchId()).map(c -> new From(c, "/batches/" + c));
+        }
+        return Optional.ofNullable(batch.origin().stockPlantId())
+                .flatMap(stock::find)
+                .map(s -> new From(s.code(), "/stock/" + s.id()));
+    }
+
+    @GetMapping("/batches/{code}/label")
+    String label(@PathVariable String code, Model model) {
+        model.addAttribute("batch", book.entry(code).batch());
+        return "bench/label";
+    }
+}

@@ -1,0 +1,25 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.core.Working;
+import garden.vivarium.core.watch.Behind;
+
+/**
+ * How a batch stands beside its usual, in words with figures.
+ *
+ * @param verdict what is said of it
+ * @param label in a few words, for lists; empty where it is as usual
+ * @param sentence what was seen, what was to be expected, and what that means; empty where it is as usual
+ * @param working how it came about
+ */
+public record Standing(Behind.Verdict verdict, String label, String sentence, Working working) {
+
+    /** Whether it is behind its usual: slow, or failing. */
+    public boolean isAlarm() {
+        return verdict == Behind.Verdict.SLOW || verdict == Behind.Verdict.FEW;
+    }
+
+    /** Whether it is worth a word, and no more. */
+    public boolean isNotice() {
+        return verdict == Behind.Verdict.LATE;
+    }
+}

@@ -1,0 +1,108 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.core.Working;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/**
+ * Something a batch needs, with its reason.
+ *
+ * @param kind what is to be done
+ * @param batch the batch
+ * @param what in words, as "Look at 12 pieces"
+ * @param why the reason, in words
+ * @param due first day on which it is due
+ * @param pressing whether waiting does harm
+ * @param potting the move it concerns, for settling
+ * @param pieces how many pieces or young plants it concerns
+ * @param working how the day came about
+ * @param stage key of the protocol's stage that it concerns, else null
+ */
+public record Task(
+        Kind kind,
+        BatchView batch,
+        String what,
+        String why,
+        LocalDate due,
+        boolean pressing,
+        UUID potting,
+        int pieces,
+        Working working,
+        String stage) {
+
+    /** A task that concerns no stage. */
+    Task(
+            Kind kind,
+            BatchView batch,
+            String what,
+            String why,
+            LocalDate due,
+            boolean pressing,
+            UUID potting,
+            int pieces,
+            Working working) {
+        this(kind, batch, what, why, due, pressing, potting, pieces, working, null);
+    }
+
+    public boolean isStick() {
+        return kind == Kind.STICK;
+    }
+
+    public boolean isLook() {
+        return kind == Kind.LOOK;
+    }
+
+    public boolean isAsk() {
+        return kind == Kind.ASK;
+    }
+
+    public boolean isSeparate() {
+        return kind == Kind.SEPARATE;
+    }
+
+    public boolean isMove() {
+        return kind == Kind.MOVE;
+    }
+
+    public boolean isSettle() {
+        return kind == Kind.SETTLE;
+    }
+
+    public boolean isGiveUp() {
+        return kind == Kind.GIVE_UP;
+    }
+
+    /** Pots that its pieces make, as many to a pot as the batch was planned with. */
+    public int youngPlants() {
+        return (pieces + batch.piecesPerPot() - 1) / batch.piecesPerPot();
+    }
+
+    /** Kinds of task, and what their key does. */
+    public enum Kind {
+        STICK("Stick", "sticks all that was taken"),
+        LOOK("Look", "says: looked, nothing changed"),
+        ASK("Ask", "says: seen, and done"),
+        TEND("Tend", "says: done"),
+        SEPARATE("Separate", "takes one young plant from each ready piece"),
+        MOVE("Move", "pots up all that are ready"),
+        SETTLE("Settled?", "says: all have settled"),
+        GIVE_UP("Give up", "writes them off as stalled");
+
+        private final String word;
+        private final String done;
+
+        Kind(String word, String done) {
+            this.word = word;
+            this.done = done;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        public String done() {
+            return done;
+        }
+    }
+}

@@ -1,0 +1,196 @@
+package garden.vivarium.app.evidence;
+
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.Interval;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.plan.SharedDoubt;
+import garden.vivarium.core.timing.Milestone;
+import garden.vivarium.core.timing.SeasonFactors;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * All batches of the current nursery as evidence. What was read last is kept in memory under the nursery's evidence stamp,
+ * which every change of a tally raises in its own transaction; only batches that changed since are read again.
+ */
+@Service
+public class Evidence {
+
+    private final EvidenceBatchRepository batches;
+    private final TallyRepository tallies;
+    private final EvidenceStamp stamps;
+    private final GuideLookup guide;
+    private final CurrentNursery nursery;
+    private final Map<UUID, Held> held = new ConcurrentHashMap<>();
+
+    Evidence(
+            EvidenceBatchRepository batches,
+            TallyRepository tallies,
+            EvidenceStamp stamps,
+            GuideLookup guide,
+            CurrentNursery nursery) {
+        this.batches = batches;
+        this.tallies = tallies;
+        this.stamps = stamps;
+        this.guide = guide;
+        this.nursery = nursery;
+    }
+
+    /** What was read, and as of when: the nursery's stamp, and how often the transaction that read it had changed it itself. */
+    private record Held(long stamp, int changesHere, Map<UUID, HeldBatch> batches, NurseryRecord record) {
+
+        boolean isAsOf(long now, int here) {
+            return stamp == now && changesHere == here;
+        }
+    }
+
+    private record HeldBatch(int changes, WayBatch batch) {}
+
+    /** The record as of now. */
+    @Transactional(readOnly = true)
+    public NurseryRecord record() {
+        UUID id = nursery.required();
+        // Read first: what is written meanwhile raises it, and is then read again.
+        long stamp = stamps.of(id);
+        int here = stamps.changesHere(id);
+        Held before = here == 0 ? held.get(id) : own(id).orElseGet(() -> held.get(id));
+        if (before != null && before.isAsOf(stamp, here)) {
+            return before.record();
+        }
+        Map<UUID, HeldBatch> now = read(before == null ? Map.of() : before.batches());
+        List<WayBatch> all = now.values().stream().map(HeldBatch::batch).toList();
+        NurseryRecord record = before == null
+                ? NurseryRecord.of(all, guide::figures)
+                : before.record().updated(all);
+        keep(id, new Held(stamp, here, now, record));
+        return record;
+    }
+
+    /** What a transaction has changed itself nobody else sees, and may never come: it keeps that to itself. */
+    private void keep(UUID id, Held now) {
+        if (now.changesHere() == 0) {
+            held.put(id, now);
+            return;
+        }
+        Own own = new Own(id);
+        if (own(id).isPresent()) {
+            TransactionSynchronizationManager.unbindResource(own);
+        } else {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    TransactionSynchronizationManager.unbindResourceIfPossible(own);
+                }
+            });
+        }
+        TransactionSynchronizationManager.bindResource(own, now);
+    }
+
+    private static Optional<Held> own(UUID id) {
+        return Optional.ofNullable((Held) TransactionSynchronizationManager.getResource(new Own(id)));
+    }
+
+    /** Under which a transaction keeps what it alone sees of a nursery. */
+    private record Own(UUID nursery) {}
+
+    /** The way that a protocol makes of a plant. */
+    public static Way way(Protocol protocol, String plant, String group) {
+        return new Way(
+                plant,
+                group,
+                protocol.method(),
+                protocol.medium(),
+                Way.treatment(String.join(";", protocol.treatment())),
+                Way.Own.of(protocol.key(), protocol.version()));
+    }
+
+    /** What is to be expected of a protocol for a plant, with all that this nursery knows. */
+    @Transactional(readOnly = true)
+    public Outlook outlook(Protocol protocol, String plant, String group) {
+        return Outlook.of(protocol, record(), way(protocol, plant, group));
+    }
+
+    /** What is not known of a way in a season, by finished batches alone: what its running batches share. */
+    @Transactional(readOnly = true)
+    public SharedDoubt beforeRunning(Way way, SeasonFactors season) {
+        return beforeRunning(record(), way, season);
+    }
+
+    /** The same by a record that was read before. */
+    public static SharedDoubt beforeRunning(NurseryRecord record, Way way, SeasonFactors season) {
+        return new SharedDoubt(
+                record.finishedStrike(way, season), record.prior(way, season).time());
+    }
+
+    /**
+     * What looks at a batch have counted.
+     *
+     * @param firstSign tallies of first sign; none where the method has none
+     * @param ready tallies of ready
+     */
+    public record Counted(Tallies firstSign, Tallies ready) {
+
+        /** Nobody looked. */
+        public static final Counted NOTHING = new Counted(Tallies.none(), Tallies.none());
+    }
+
+    /** What looks at these batches have counted; nothing of those that were not stuck. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Counted> counted(Collection<UUID> ids) {
+        return ids.isEmpty() ? Map.of() : counted(tallies.findByBatchIdIn(ids));
+    }
+
+    private static Map<UUID, Counted> counted(List<TallyRow> rows) {
+        Map<UUID, Map<Milestone, Map<Interval, Long>>> counted = new HashMap<>();
+        for (TallyRow t : rows) {
+            counted.computeIfAbsent(t.batchId(), b -> new EnumMap<>(Milestone.class))
+                    .computeIfAbsent(t.milestone(), m -> new HashMap<>())
+                    .merge(t.interval(), t.pieces(), Long::sum);
+        }
+        return counted.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        e -> new Counted(
+                                Tallies.of(e.getValue().getOrDefault(Milestone.FIRST_SIGN, Map.of())),
+                                Tallies.of(e.getValue().getOrDefault(Milestone.READY, Map.of())))));
+    }
+
+    private Map<UUID, HeldBatch> read(Map<UUID, HeldBatch> known) {
+        List<EvidenceBatch> rows =
+                batches.findAll().stream().filter(EvidenceBatch::tells).toList();
+        Set<UUID> changed = rows.stream()
+                .filter(r -> !known.containsKey(r.batchId())
+                        || known.get(r.batchId()).changes() != r.changes())
+                .map(EvidenceBatch::batchId)
+                .collect(Collectors.toSet());
+        boolean most = changed.size() > rows.size() / 2;
+        Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
+        return rows.stream()
+                .map(r -> Map.entry(
+                        r.batchId(), changed.contains(r.batchId()) ? held(r, counted) : known.get(r.batchId())))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private static HeldBatch held(EvidenceBatch row, Map<UUID, Counted> counted) {
+        Counted own = counted.getOrDefault(row.batchId(), Counted.NOTHING);
+        return new HeldBatch(row.changes(), row.with(own.firstSign(), own.ready()));
+    }
+}

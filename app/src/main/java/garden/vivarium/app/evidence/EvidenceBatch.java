@@ -1,0 +1,94 @@
+package garden.vivarium.app.evidence;
+
+import garden.vivarium.app.batch.BatchJudged;
+import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.timing.SeasonFactors;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.util.UUID;
+
+/** What a batch tells of its way, without its tallies. */
+@Entity
+class EvidenceBatch extends NurseryRow {
+
+    private UUID batchId;
+    private String plant;
+    private String plantGroup;
+    private String method;
+    private String medium;
+    private String treatment;
+    private String ownProtocol;
+    private Integer ownVersion;
+    private double slowing;
+    private double thinning;
+
+    // Pieces cut, where a callus stage came between; else 0.
+    private int dried;
+
+    private int stuck;
+    private int settled;
+    private int settledOf;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(10)")
+    private BatchJudged.Life life;
+
+    private int changes;
+
+    protected EvidenceBatch() {}
+
+    EvidenceBatch(UUID batchId) {
+        this.batchId = batchId;
+    }
+
+    /** Takes over what is told of it now. */
+    void tells(WayBatch told, BatchJudged.Life now) {
+        plant = told.way().plant();
+        plantGroup = told.way().group();
+        method = told.way().method();
+        medium = told.way().medium();
+        treatment = told.way().treatment();
+        ownProtocol = told.way().own().map(Way.Own::protocol).orElse(null);
+        ownVersion = told.way().own().map(Way.Own::version).orElse(null);
+        slowing = told.season().slower();
+        thinning = told.season().poorer();
+        dried = told.taken();
+        stuck = told.stuck();
+        settled = told.moved().settled();
+        settledOf = told.moved().of();
+        life = now;
+        changes++;
+    }
+
+    UUID batchId() {
+        return batchId;
+    }
+
+    /** Raised whenever something is told of it. */
+    int changes() {
+        return changes;
+    }
+
+    /** Whether it tells anything: what sleeps does not, since its days are not counted. */
+    boolean tells() {
+        return life != BatchJudged.Life.ASLEEP;
+    }
+
+    /** What it tells, with its tallies. Of a batch that is over nothing is pending any more. */
+    WayBatch with(Tallies firstSign, Tallies ready) {
+        boolean over = life == BatchJudged.Life.OVER;
+        return new WayBatch(
+                new Way(plant, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
+                new SeasonFactors(slowing, thinning),
+                dried,
+                stuck,
+                new WayBatch.Moved(settled, settledOf),
+                over ? firstSign.closed() : firstSign,
+                over ? ready.closed() : ready);
+    }
+}

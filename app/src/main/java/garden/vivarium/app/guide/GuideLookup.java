@@ -1,0 +1,65 @@
+package garden.vivarium.app.guide;
+
+import garden.vivarium.core.evidence.GuideFigures;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.MilestoneSigns;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What the guide says of a way or a batch: its protocol's figures or, failing one, what is usual for the method. */
+@Component
+public class GuideLookup {
+
+    private final Guide guide;
+    private final Protocols protocols;
+
+    public GuideLookup(Guide guide, Protocols protocols) {
+        this.guide = guide;
+        this.protocols = protocols;
+    }
+
+    /** What the guide expects of a way. */
+    public GuideFigures figures(Way way) {
+        return own(way).or(() -> guide.nearest(way.method(), way.medium(), way.group()))
+                .map(p -> new GuideFigures(
+                        p.rate(),
+                        p.firstSign().map(Protocol.Test::days),
+                        p.ready().days()))
+                .orElseGet(() -> {
+                    Method m = method(way.method());
+                    return new GuideFigures(m.rate(), m.firstSignDays(), m.readyDays());
+                });
+    }
+
+    /** The nursery's own protocol that a way was done by. */
+    private Optional<Protocol> own(Way way) {
+        return way.own().flatMap(o -> protocols.version(o.protocol(), o.version()));
+    }
+
+    /** By what a batch's milestones are told: as its protocol says or, for old records, as is usual for the method. */
+    public MilestoneSigns signs(String protocol, Integer version, String method) {
+        Method m = method(method);
+        return kept(protocol, version)
+                .map(p -> new MilestoneSigns(
+                        p.firstSign().map(Protocol.Test::sign), p.ready().sign()))
+                .orElseGet(() -> new MilestoneSigns(m.firstSign(), m.ready()));
+    }
+
+    /** The protocol that pieces were stuck under, in that version, or, where none was noted, the nearest to their way. */
+    public Optional<Protocol> protocol(String protocol, Integer version, Way way) {
+        return protocol != null ? kept(protocol, version) : guide.nearest(way.method(), way.medium(), way.group());
+    }
+
+    private Optional<Protocol> kept(String protocol, Integer version) {
+        return protocol == null ? Optional.empty() : protocols.version(protocol, version == null ? 1 : version);
+    }
+
+    /** A method of the guide, which must be there. */
+    public Method method(String name) {
+        return guide.method(name)
+                .orElseThrow(() -> new IllegalStateException("the guide no longer knows the method " + name));
+    }
+}

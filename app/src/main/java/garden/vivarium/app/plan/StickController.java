@@ -1,0 +1,99 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.UnreadableForm;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import jakarta.validation.Valid;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Sticking a committed plan, within the Plan place. */
+@Controller
+@RequestMapping("/plan")
+class StickController {
+
+    private final Plans plans;
+    private final Stock stock;
+    private final Guide guide;
+    private final Today today;
+
+    StickController(Plans plans, Stock stock, Guide guide, Today today) {
+        this.plans = plans;
+        this.stock = stock;
+        this.guide = guide;
+        this.today = today;
+    }
+
+    @GetMapping("/{id}/stick")
+    String stickForm(@PathVariable UUID id, Model model) {
+        PlanView plan = plans.find(id);
+        if (plan.state() == PlanState.STUCK) {
+            return "redirect:/batches/" + plan.batchCode();
+        }
+        if (plan.state() == PlanState.DROPPED) {
+            return "redirect:/plan";
+        }
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        model.addAttribute("form", StickForm.of(plan, plant, plans.protocol(plan), today.date()));
+        return showStick(plan, plant, model);
+    }
+
+    @PostMapping("/{id}/stick")
+    String stick(
+            @PathVariable UUID id,
+            @Valid @ModelAttribute("form") StickForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        UnreadableForm.refuse(form, wrong);
+        PlanView plan = plans.find(id);
+        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
+        if (!form.later() && form.stuckOn() == null) {
+            wrong.rejectValue("stuckOn", "problem", "Say when they were stuck, or that they dry first.");
+        }
+        if (guide.medium(form.medium() == null ? "" : form.medium()).isEmpty()) {
+            wrong.rejectValue("medium", "problem", "That medium is not in the guide; choose one from the list.");
+        }
+        if (!wrong.hasErrors()) {
+            try {
+                BatchView batch = plans.stick(id, form);
+                next.addFlashAttribute("said", "Write the label now: " + batch.label());
+                return "redirect:/batches/" + batch.code();
+            } catch (InvalidField p) {
+                wrong.rejectValue(p.field(), "problem", p.getMessage());
+            }
+        }
+        return showStick(plan, plant, model);
+    }
+
+    private String showStick(PlanView plan, StockPlantView plant, Model model) {
+        Protocol protocol = plans.protocol(plan);
+        Set<String> treatments = new LinkedHashSet<>(protocol.treatment());
+        treatments.addAll(StickForm.TREATMENTS);
+        model.addAttribute("plan", plan);
+        model.addAttribute("plant", plant);
+        model.addAttribute("protocol", protocol);
+        model.addAttribute("treatments", treatments);
+        model.addAttribute("media", guide.media());
+        model.addAttribute("states", StockState.values());
+        model.addAttribute("places", stock.places());
+        model.addAttribute("cautions", guide.cautions(plant.plant().group(), protocol));
+        return "plan/stick";
+    }
+}

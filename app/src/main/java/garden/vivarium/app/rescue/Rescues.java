@@ -1,0 +1,137 @@
+package garden.vivarium.app.rescue;
+
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.plan.Ways;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Section;
+import garden.vivarium.core.plan.Rescue;
+import garden.vivarium.core.plan.Setting;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** One plant that must not be lost: what to cut from it, what to leave, and how to spread the pieces over ways. */
+@Service
+class Rescues {
+
+    private static final int MOST_SECTIONS = 200;
+    private static final int SURE = 90;
+
+    private final Ways ways;
+    private final Plans plans;
+    private final Protocols protocols;
+    private final Guide guide;
+    private final Today today;
+
+    Rescues(Ways ways, Plans plans, Protocols protocols, Guide guide, Today today) {
+        this.ways = ways;
+        this.plans = plans;
+        this.protocols = protocols;
+        this.guide = guide;
+        this.today = today;
+    }
+
+    /**
+     * What may be done.
+     *
+     * @param words in words
+     * @param rescue how its pieces are spread, and the chances
+     * @param best whether its joint chance is the greatest
+     */
+    record Choice(String words, Rescue rescue, boolean best) {}
+
+    /** The kinds of section that some way of the plant's group needs. */
+    List<Section> sections(StockPlantView plant) {
+        return protocols.suiting(plant.plant().group()).stream()
+                .map(this::section)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    private Section section(Protocol p) {
+        return guide.method(p.method()).orElseThrow().section();
+    }
+
+    /**
+     * The choices: leave it alone, take half, take all but a stump.
+     *
+     * @param counts sections that it has, by kind
+     * @param alone chance that it lives if left alone, in per cent
+     * @param cut chance that a stump lives after everything is cut, in per cent
+     * @throws InvalidField naming the field, if a number cannot be
+     */
+    @Transactional(readOnly = true)
+    List<Choice> choices(StockPlantView plant, Map<Section, Integer> counts, int alone, int cut) {
+        counts.forEach((s, n) -> {
+            if (n < 0 || n > MOST_SECTIONS) {
+                throw new InvalidField(s.name(), "Give 0 to %d %s.".formatted(MOST_SECTIONS, s.words()));
+            }
+        });
+        if (alone < 0 || alone > 100) {
+            throw new InvalidField("alone", "A chance lies between 0 and 100%.");
+        }
+        if (cut < 0 || cut > alone) {
+            throw new InvalidField(
+                    "cut", "A stump lives no likelier than the whole plant: give 0 to %d%%.".formatted(alone));
+        }
+        List<Rescue.Open> open = open(plant);
+        Map<Section, Integer> half = new EnumMap<>(Section.class);
+        counts.forEach((s, n) -> half.put(s, (n + 1) / 2));
+        List<Choice> choices = List.of(
+                new Choice(
+                        "Take everything, leave a stump with a live joint",
+                        Rescue.best(counts, open, cut / 100.0),
+                        false),
+                new Choice(
+                        "Take half of each, leave the rest growing",
+                        Rescue.best(half, open, (alone + cut) / 200.0),
+                        false),
+                new Choice("Leave it alone", Rescue.best(Map.of(), open, alone / 100.0), false));
+        Choice best = choices.stream()
+                .max(Comparator.comparingDouble(c -> c.rescue().somethingLives()))
+                .orElseThrow();
+        return choices.stream()
+                .map(c -> new Choice(c.words(), c.rescue(), c == best))
+                .toList();
+    }
+
+    private List<Rescue.Open> open(StockPlantView plant) {
+        List<Rescue.Open> open = new ArrayList<>();
+        Setting setting = ways.setting(plant);
+        for (Protocol p : protocols.suiting(plant.plant().group())) {
+            open.add(new Rescue.Open(
+                    p.key(), p.title(), section(p), ways.outlook(p, plant).readyInTheEnd(setting, today.date())));
+        }
+        return open;
+    }
+
+    /**
+     * Commits a plan for each way of a choice, to be stuck today.
+     *
+     * @return how many plans were made
+     */
+    @Transactional
+    int commit(StockPlantView plant, Rescue rescue) {
+        Setting setting = ways.setting(plant);
+        for (Rescue.Share share : rescue.shares()) {
+            Protocol way = protocols.current(share.key()).orElseThrow();
+            LocalDate settled =
+                    ways.outlook(way, plant).expected(setting, today.date()).end();
+            plans.commit(new Plans.Request(plant.id(), way.key(), today.date(), settled.plusDays(1))
+                    .of(1, SURE)
+                    .taking(share.pieces(), "rescue"));
+        }
+        return rescue.shares().size();
+    }
+}

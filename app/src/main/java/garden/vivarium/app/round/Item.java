@@ -1,0 +1,96 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.StockPlantView;
+import java.util.List;
+import java.util.Map;
+
+/** One thing to do on the round. */
+sealed interface Item {
+
+    /** Where it is to be done. */
+    PlaceView place();
+
+    /** Whether it is a batch's task. */
+    default boolean isTask() {
+        return this instanceof BatchTask;
+    }
+
+    /** Whether it is a plan to start. */
+    default boolean isStart() {
+        return this instanceof Start;
+    }
+
+    /** Whether it is neither. */
+    default boolean isOther() {
+        return this instanceof OtherTask;
+    }
+
+    /** What a batch needs. */
+    record BatchTask(Benches.Row row, Task task) implements Item {
+
+        @Override
+        public PlaceView place() {
+            return row.place();
+        }
+    }
+
+    /** A committed plan whose start is due. */
+    record Start(PlanView plan, StockPlantView stock, String what, String why, boolean pressing) implements Item {
+
+        @Override
+        public PlaceView place() {
+            return stock.place();
+        }
+    }
+
+    /**
+     * Something that is no batch's task: care that is due, a stock plant to see to, a promise at risk.
+     *
+     * @param place where
+     * @param verb in a word
+     * @param subject what it concerns
+     * @param what in words
+     * @param why the reason
+     * @param pressing whether waiting does harm
+     * @param actions what may be pressed, the first by key
+     */
+    record OtherTask(
+            PlaceView place,
+            String verb,
+            Subject subject,
+            String what,
+            String why,
+            boolean pressing,
+            List<Action> actions)
+            implements Item {
+
+        public String code() {
+            return subject.code();
+        }
+    }
+
+    /**
+     * What a task concerns.
+     *
+     * @param code its label code, or a name
+     * @param address its sheet
+     * @param name what it is called, or the empty text
+     */
+    record Subject(String code, String address, String name) {}
+
+    /** A button: what it says, where it goes, with what. An address alone is followed rather than sent. */
+    record Action(String word, String address, boolean sends, Map<String, String> with) {
+
+        static Action go(String word, String address) {
+            return new Action(word, address, false, Map.of());
+        }
+
+        static Action send(String word, String address, Map<String, String> with) {
+            return new Action(word, address, true, with);
+        }
+    }
+}

@@ -1,0 +1,217 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.CareView;
+import garden.vivarium.app.care.Outcome;
+import garden.vivarium.app.plan.TopUps;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.promise.PlantPromises;
+import garden.vivarium.app.promise.PromiseBook;
+import garden.vivarium.app.promise.PromiseView;
+import garden.vivarium.app.round.Item.Action;
+import garden.vivarium.app.round.Item.OtherTask;
+import garden.vivarium.app.round.Item.Subject;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Finds what the day asks beside the batches: care due, treatments to judge, stock plants rested, asleep or in quarantine. */
+@Component
+class OtherTasks {
+
+    private static final int ASK_EVERY = 14;
+    private static final int DAYS_UNTIL_PRESSING = 3;
+    private static final int REST_TOLD_FOR = 60;
+
+    private final CareBook care;
+    private final PromiseBook promises;
+    private final Stock stock;
+    private final Says says;
+
+    OtherTasks(CareBook care, PromiseBook promises, Stock stock, Says says) {
+        this.care = care;
+        this.promises = promises;
+        this.stock = stock;
+        this.says = says;
+    }
+
+    /** All of the day, among these stock plants. */
+    List<OtherTask> of(LocalDate day, Collection<StockPlantView> all) {
+        Map<UUID, PlaceView> places =
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
+        List<OtherTask> found = new ArrayList<>();
+        care.due(day).forEach(c -> found.add(treat(c, places, day)));
+        care.asking(day).forEach(c -> found.add(judge(c, places)));
+        promises.atRisk().forEach(j -> found.add(atRisk(j, all)));
+        Map<UUID, LocalDate> seen = stock.lastLooks();
+        for (StockPlantView s : all.stream().filter(s -> !s.isRetired()).toList()) {
+            quarantine(s, day).ifPresent(found::add);
+            asleep(s, seen.get(s.id()), day).ifPresent(found::add);
+            dyingFlower(s, seen.get(s.id()), day).ifPresent(found::add);
+            rested(s, day).ifPresent(found::add);
+        }
+        return found;
+    }
+
+    /** A promise whose chance has fallen below what was asked stands where its plant does. */
+    private OtherTask atRisk(PlantPromises.Judged j, Collection<StockPlantView> all) {
+        PromiseView p = j.promise();
+        Optional<TopUps.Advice> advice = j.advice();
+        PlaceView place = advice.map(a -> a.from().place())
+                .orElseGet(() -> all.stream()
+                        .filter(s -> s.plant().id().equals(p.plantId()))
+                        .findFirst()
+                        .map(StockPlantView::place)
+                        .orElseGet(() -> stock.places().get(0)));
+        String stands = "%s of %s asked, due %s."
+                .formatted(says.percent(j.chance()), says.percent(p.confidence()), says.day(p.due()));
+        return new OtherTask(
+                place,
+                "Promise",
+                new Subject(p.who(), "/promises#p-" + p.id(), p.plant()),
+                "%d owed, at risk".formatted(p.owed()),
+                advice.map(a -> "%s Stick %d more of %s today (%s)%s."
+                                .formatted(
+                                        stands,
+                                        a.take(),
+                                        a.from().code(),
+                                        a.way().title(),
+                                        a.last().equals(p.due()) || a.takeThen() == a.take()
+                                                ? ""
+                                                : ", or %d by %s at the latest"
+                                                        .formatted(a.takeThen(), says.day(a.last()))))
+                        .orElse(stands
+                                + " Nothing stuck today would be there in time: warn them, or find plants elsewhere."),
+                true,
+                advice.map(a -> List.of(
+                                Action.send(
+                                        "Stick %d".formatted(a.take()), "/promises/" + p.id() + "/top-up", Map.of()),
+                                Action.go("See", "/promises#p-" + p.id())))
+                        .orElseGet(() -> List.of(Action.go("See", "/promises#p-" + p.id()))));
+    }
+
+    private OtherTask treat(CareView c, Map<UUID, PlaceView> places, LocalDate day) {
+        return new OtherTask(
+                places.get(c.subject().place()),
+                "Treat",
+                new Subject(c.subject().code(), c.subject().sheet(), c.cause() == null ? "" : "against " + c.cause()),
+                c.what(),
+                "Due %s; repeated so that what hatches is met before it lays.".formatted(says.day(c.dueOn())),
+                day.isAfter(c.dueOn().plusDays(DAYS_UNTIL_PRESSING)),
+                List.of(Action.send("Done", "/care/" + c.id() + "/done", Map.of())));
+    }
+
+    private OtherTask judge(CareView c, Map<UUID, PlaceView> places) {
+        String address = "/care/" + c.id() + "/outcome";
+        return new OtherTask(
+                places.get(c.subject().place()),
+                "Worked?",
+                new Subject(c.subject().code(), c.subject().sheet(), ""),
+                c.what(),
+                "Done %s%s. What worked is kept, and told next time."
+                        .formatted(
+                                says.away(c.doneOn()),
+                                c.cause() == null ? "" : ", for " + c.cause().toLowerCase()),
+                false,
+                List.of(
+                        Action.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),
+                        Action.send("Partly", address, Map.of("outcome", Outcome.PARTLY.name())),
+                        Action.send("Not", address, Map.of("outcome", Outcome.NOT.name()))));
+    }
+
+    private Optional<OtherTask> quarantine(StockPlantView s, LocalDate day) {
+        if (s.quarantineUntil() == null || day.isBefore(s.quarantineUntil())) {
+            return Optional.empty();
+        }
+        return Optional.of(of(
+                s,
+                "Lift",
+                "out of quarantine?",
+                "Its time was over on %s. Look it over once more: nothing seen, and it may join the rest."
+                        .formatted(says.day(s.quarantineUntil())),
+                List.of(Action.send("Lift it", "/stock/" + s.id() + "/lift", Map.of()))));
+    }
+
+    private Optional<OtherTask> asleep(StockPlantView s, LocalDate seen, LocalDate day) {
+        boolean ask = s.state() == StockState.DORMANT
+                && !s.isLot()
+                && (seen == null || !day.isBefore(seen.plusDays(ASK_EVERY)));
+        if (!ask) {
+            return Optional.empty();
+        }
+        String address = "/stock/" + s.id() + "/woken";
+        return Optional.of(of(
+                s,
+                "Woken?",
+                "has it woken?",
+                "Dormant; %s. Its clock starts when it wakes."
+                        .formatted(seen == null ? "nobody has looked yet" : "last seen " + says.away(seen)),
+                List.of(
+                        Action.send("Not yet", address, Map.of("notYet", "true")),
+                        Action.send("It has woken", address, Map.of()))));
+    }
+
+    private Optional<OtherTask> dyingFlower(StockPlantView s, LocalDate seen, LocalDate day) {
+        boolean ask = s.plant().flowersOnce()
+                && (s.state() == StockState.IN_FLOWER || s.state() == StockState.DYING)
+                && (seen == null || !day.isBefore(seen.plusDays(ASK_EVERY)));
+        return ask
+                ? Optional.of(of(
+                        s,
+                        "Offsets",
+                        "take its offsets",
+                        "It flowers once and dies; offsets of a third of its size are its succession.",
+                        List.of(
+                                Action.go("Plan", "/plan?stock=" + s.id()),
+                                Action.go("Look", "/stock/" + s.id() + "#look"))))
+                : Optional.empty();
+    }
+
+    private Optional<OtherTask> rested(StockPlantView s, LocalDate day) {
+        Optional<LocalDate> rested = s.regrowth().restsUntil();
+        Optional<Integer> may = s.regrowth().mayTake(day, false);
+        boolean tell = rested.isPresent()
+                && !day.isBefore(rested.get())
+                && day.isBefore(rested.get().plusDays(REST_TOLD_FOR))
+                && s.restSeenOn() == null
+                && s.state() == StockState.GROWING
+                && !s.isQuarantined(day)
+                && may.orElse(0) > 0;
+        return tell
+                ? Optional.of(of(
+                        s,
+                        "Cut?",
+                        "can be cut again, %d at most".formatted(may.get()),
+                        "Rested since %s. %s %d; a share of that leaves it strong."
+                                .formatted(
+                                        says.day(rested.get()),
+                                        s.estimated() ? "By regrowth it bears about" : "By count it bears",
+                                        s.piecesNow()),
+                        List.of(
+                                Action.send("Seen", "/stock/" + s.id() + "/rest-seen", Map.of()),
+                                Action.go("Plan", "/plan?stock=" + s.id()))))
+                : Optional.empty();
+    }
+
+    private static OtherTask of(StockPlantView s, String verb, String what, String why, List<Action> actions) {
+        return new OtherTask(
+                s.place(),
+                verb,
+                new Subject(s.code(), "/stock/" + s.id(), s.plant().name()),
+                what,
+                why,
+                false,
+                actions);
+    }
+}

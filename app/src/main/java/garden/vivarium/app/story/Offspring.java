@@ -1,0 +1,129 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.timing.Climate;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What comes of a batch: a young plant kept as a stock plant, or pieces cut again into a new batch. */
+@Service
+class Offspring {
+
+    private static final int LONGEST_PLACE = 80;
+    /** What is still to be minded where it does not forbid. */
+    private static final Set<String> TOLD = Set.of("protected", "origin", "quarantine", "name");
+
+    private final Batches batches;
+    private final Stock stock;
+    private final Protocols protocols;
+
+    Offspring(Batches batches, Stock stock, Protocols protocols) {
+        this.batches = batches;
+        this.stock = stock;
+        this.protocols = protocols;
+    }
+
+    /**
+     * Keeps a young plant of a batch as a stock plant.
+     *
+     * @param piece the piece that it came of, or null where nobody knows
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    StockPlantView keep(String code, String place, Integer piece) {
+        BatchView batch = batches.find(code);
+        refuseBlank("place", place);
+        if (piece != null && (piece < 1 || piece > batch.stuck())) {
+            throw new InvalidField("piece", "%s has pieces 1 to %d.".formatted(code, batch.stuck()));
+        }
+        return stock.add(
+                new StockPlantForm(
+                        batch.plant(),
+                        plant(batch).group(),
+                        Protection.FREE,
+                        "young plant of " + code,
+                        place.strip(),
+                        Climate.HEATED,
+                        null,
+                        StockState.GROWING,
+                        null,
+                        null),
+                batch.id(),
+                piece);
+    }
+
+    /**
+     * Pieces of young plants, cut again.
+     *
+     * @param made the new batch
+     * @param minding what speaks against it without forbidding it
+     */
+    record Recut(BatchView made, List<MayCut.Finding> minding) {}
+
+    /**
+     * Cuts young plants of a batch again.
+     *
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    Recut recut(String code, String way, int pieces, LocalDate cutOn, String where) {
+        BatchView batch = batches.find(code);
+        Protocol protocol = protocols.current(way).orElseThrow(() -> new NotFound("no such way"));
+        refuseBlank("where", where);
+        if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
+            throw new InvalidField("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
+        }
+        List<MayCut.Finding> findings = mayCut(batch, cutOn);
+        findings.stream()
+                .filter(f -> f.weight() == MayCut.Weight.REFUSED && !f.rule().equals("gone"))
+                .findFirst()
+                .ifPresent(f -> {
+                    throw new InvalidField("way", f.words());
+                });
+        NewBatch.Draft cut = NewBatch.by(protocol)
+                .of(
+                        plant(batch),
+                        batch.origin().stockPlantId(),
+                        stock.placeNamed(where.strip(), Climate.HEATED).id())
+                .cutAgainFrom(batch.id())
+                .taken(cutOn, pieces);
+        BatchView made = batches.make((protocol.callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
+        return new Recut(
+                made, findings.stream().filter(f -> TOLD.contains(f.rule())).toList());
+    }
+
+    /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */
+    private List<MayCut.Finding> mayCut(BatchView batch, LocalDate day) {
+        return batch.origin().stockPlantId() == null
+                ? List.of()
+                : stock.find(batch.origin().stockPlantId())
+                        .map(s -> s.mayCut(day, null))
+                        .orElse(List.of());
+    }
+
+    private PlantView plant(BatchView batch) {
+        return stock.plantNamed(batch.plant(), batch.group());
+    }
+
+    private static void refuseBlank(String field, String value) {
+        if (value == null || value.isBlank() || value.length() > LONGEST_PLACE) {
+            throw new InvalidField(field, "Say where it stands, in 1 to %d characters.".formatted(LONGEST_PLACE));
+        }
+    }
+}

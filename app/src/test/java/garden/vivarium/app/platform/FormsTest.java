@@ -1,0 +1,200 @@
+package garden.vivarium.app.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.people.AtANursery;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.hamcrest.Matchers;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+
+/** What holds for every form: sent twice it counts once, both sides of a clash are shown, impossible days are refused by name. */
+class FormsTest extends AtANursery {
+
+    @Autowired
+    private MockMvc pages;
+
+    private SignedIn grower;
+    private BatchView batch;
+
+    @BeforeEach
+    void someReady() {
+        grower = new SignedIn(UUID.randomUUID(), nursery, "grower", "Grower", "");
+        batch = running(12, 30);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(2), 8, 0)));
+        batch = in(() -> batches.find(batch.code()));
+    }
+
+    @Test
+    void everyFormCarriesAnIdAndThoseOfASheetWhatTheyShow() throws Exception {
+        String sheet = pages.perform(get("/batches/" + batch.code()).with(user(grower)))
+                .andReturn()
+                .getResponse()
+                .getContentAsString();
+        assertThat(sheet).contains("name=\"once\"").contains("value=\"" + batch.seen() + "\"");
+        assertThat(pages.perform(get("/technique").with(user(grower)))
+                        .andReturn()
+                        .getResponse()
+                        .getContentAsString()
+                        .split("name=\"once\""))
+                .as("signing out is the only form there that is sent")
+                .hasSize(2);
+    }
+
+    @Test
+    void aFormThatIsSentTwiceCountsOnce() throws Exception {
+        String id = UUID.randomUUID().toString();
+        for (int i = 0; i < 2; i++) {
+            pages.perform(move(3).param("once", id)).andExpect(redirectedUrl("/batches/" + batch.code()));
+        }
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(3);
+        pages.perform(move(3).param("once", UUID.randomUUID().toString()));
+        assertThat(in(() -> batches.find(batch.code())).moved())
+                .as("another form")
+                .isEqualTo(6);
+    }
+
+    @Test
+    void aFormThatIsSentEightTimesAtOnceCountsOnce() throws Exception {
+        String id = UUID.randomUUID().toString();
+        ExecutorService hands = Executors.newFixedThreadPool(8);
+        try {
+            List<Future<Integer>> sent = IntStream.range(0, 8)
+                    .mapToObj(i -> hands.submit(() -> pages.perform(move(1).param("once", id))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus()))
+                    .toList();
+            for (Future<Integer> s : sent) {
+                assertThat(s.get()).isEqualTo(302);
+            }
+        } finally {
+            hands.shutdownNow();
+        }
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(1);
+    }
+
+    @Test
+    void anIdThatStandsForNothingDoneMayBeSentAgain() throws Exception {
+        String id = UUID.randomUUID().toString();
+        pages.perform(post("/stock")
+                        .with(user(grower))
+                        .with(csrf())
+                        .param("once", id)
+                        .param("_nameUnsure", "on")
+                        .param("_flowersOnce", "on"))
+                .andExpect(status().isOk())
+                .andExpect(content().string(Matchers.containsString("Say which plant it is")));
+        pages.perform(post("/stock")
+                        .with(user(grower))
+                        .with(csrf())
+                        .param("once", id)
+                        .param("plant", "Sage ‘Lighter Grey’")
+                        .param("group", "soft")
+                        .param("protection", "FREE")
+                        .param("place", "Bench")
+                        .param("state", "GROWING")
+                        .param("_nameUnsure", "on")
+                        .param("_flowersOnce", "on"))
+                .andExpect(redirectedUrl("/stock"));
+    }
+
+    @Test
+    void whoeverSawAnotherStateIsShownBothSidesAndMaySendTheirsAllTheSame() throws Exception {
+        run(() -> batches.move(batch.code(), TODAY, 2, 2));
+        pages.perform(move(3).param("seen", batch.seen()))
+                .andExpect(status().isConflict())
+                .andExpect(content()
+                        .string(Matchers.allOf(
+                                Matchers.containsString("8 of 12 ready, 0 lost, 2 moved"),
+                                Matchers.containsString("Send mine all the same"),
+                                Matchers.containsString("name=\"youngPlants\" value=\"3\""))));
+        BatchView now = in(() -> batches.find(batch.code()));
+        assertThat(now.moved()).isEqualTo(2);
+
+        pages.perform(move(3).param("seen", now.seen())).andExpect(redirectedUrl("/batches/" + batch.code()));
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(5);
+    }
+
+    @Test
+    void aStockPlantChangedMeanwhileIsNotWrittenOver() throws Exception {
+        run(() -> stock.quarantine(fuchsia.id(), TODAY.plusDays(9)));
+        pages.perform(post("/stock/" + fuchsia.id())
+                        .with(user(grower))
+                        .with(csrf())
+                        .param("seen", fuchsia.seen())
+                        .param("plant", fuchsia.plant().name())
+                        .param("group", "soft")
+                        .param("protection", "FREE")
+                        .param("place", "Elsewhere")
+                        .param("state", "GROWING")
+                        .param("_nameUnsure", "on")
+                        .param("_flowersOnce", "on"))
+                .andExpect(status().isConflict())
+                .andExpect(content().string(Matchers.containsString(fuchsia.code() + " now stands in")));
+        assertThat(in(() -> stock.find(fuchsia.id()).orElseThrow()).place().name())
+                .isEqualTo(fuchsia.place().name());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/batches/{code}/move, movedOn",
+        "/batches/{code}/counts, lookedOn",
+        "/batches/{code}/recut, cutOn",
+        "/stock, arrivedOn",
+        "/stock, quarantineUntil",
+        "/stock/{stock}/cut, cutOn",
+        "/stock/{stock}/look, lookedOn",
+        "/plan, due",
+        "/plan, start",
+        "/promises, due",
+    })
+    void daysThatNoGrowerMeansAreRefusedByName(String address, String field) throws Exception {
+        String at = address.replace("{code}", batch.code())
+                .replace("{stock}", fuchsia.id().toString());
+        for (String day : List.of("0026-05-01", "1899-12-31", "2201-01-01", "-999999999-01-01")) {
+            pages.perform(post(at).with(user(grower))
+                            .with(csrf())
+                            .header("Referer", "http://localhost/stock?kind=LOT")
+                            .param("note", "kept")
+                            .param(field, day))
+                    .andExpect(redirectedUrl("/stock?kind=LOT"))
+                    .andExpect(flash().attribute("refused", Matchers.containsString("between 1900 and 2200")))
+                    .andExpect(flash().attribute(
+                                    "typed",
+                                    Matchers.allOf(
+                                            Matchers.hasProperty("class", Matchers.is(FormActions.TypedForm.class)),
+                                            Matchers.hasToString(Matchers.containsString(field)))));
+        }
+        assertThat(in(() -> batches.find(batch.code())).moved()).isZero();
+    }
+
+    private MockHttpServletRequestBuilder move(int pieces) {
+        return post("/batches/" + batch.code() + "/move")
+                .with(user(grower))
+                .with(csrf())
+                .param("movedOn", TODAY.toString())
+                .param("pieces", String.valueOf(pieces))
+                .param("youngPlants", String.valueOf(pieces));
+    }
+}

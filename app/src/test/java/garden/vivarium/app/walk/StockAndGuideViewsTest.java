@@ -1,0 +1,65 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Views of stock, guide and technique: no barrier, no complaint; and the main ones can be read in the dark. */
+@Order(1)
+class StockAndGuideViewsTest extends AtTheSampleNursery {
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/stock",
+                "/stock/new",
+                "/stock/new?kind=LOT",
+                "STOCK",
+                "FAMILY",
+                "CHANGE",
+                "WRONG",
+                "OFFSPRING",
+                "/find?q=fu",
+                "/shed?group=bulb",
+                "/guide/methods/rhizome division",
+                "/guide/jobs/soft/tip cutting",
+                "/guide/schools",
+                "/guide/own-slipway-plugs",
+                "/guide/own-slipway-plugs/change",
+                "/technique",
+                "/shed",
+                "/guide/pad-in-grit",
+                "/records",
+                "/calendar",
+                "/nowhere"
+            })
+    void hasNoBarrierAndNoComplaint(String view) {
+        lookOver(view);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/round",
+                "PLAN",
+                "/promises",
+                "BUILD-UP",
+                "/plan/space",
+                "/plan/outcomes",
+                "SHEET",
+                "BENCH",
+                "/technique",
+                "STOCK",
+                "FAMILY",
+                "WRONG",
+                "/guide/methods/tip cutting"
+            })
+    void canBeReadInTheDark(String view) {
+        browser.dark(true);
+        open(view);
+        assertThat(browser.poorContrasts()).isEmpty();
+        browser.dark(false);
+    }
+}
