@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Climate;
@@ -57,7 +58,7 @@ class BatchMaker {
         if (t.taken() < 1 || t.taken() > Limits.MOST_PIECES) {
             throw new InvalidField(
                     "taken",
-                    "%d cannot be taken; give 1 to %,d, or make two batches.".formatted(t.taken(), Limits.MOST_PIECES));
+                    Text.of("%d cannot be taken; give 1 to %,d, or make two batches.", t.taken(), Limits.MOST_PIECES));
         }
         today.refuseFuture("takenOn", t.takenOn());
         if (t.stuckOn() == null) {

@@ -6,6 +6,7 @@ import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Protocol;
@@ -20,7 +21,6 @@ import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -283,7 +283,7 @@ class TaskFinder {
                     "When to look first",
                     Working.step(
                             slower > 1 ? "The protocol's day, slower out of season" : "The protocol's day",
-                            String.format(Locale.ROOT, "%d × %.1f = day %d", looks.first(), slower, day)));
+                            Text.of("%d × %.1f = day %d", looks.first(), slower, day)));
         } else {
             NextLook next = NextLook.of(k.now().get(), k.seen(), looks.least(), looks.most());
             day = next.day();

@@ -16,6 +16,7 @@ import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
@@ -119,7 +120,7 @@ class NurseryCalendar {
     private static Entry entry(Task t, String place) {
         String which = t.stage() != null ? "-" + t.stage() : t.potting() != null ? "-" + t.potting() : "";
         return new Entry(
-                t.batch().id() + "-" + t.kind().name().toLowerCase() + which,
+                t.batch().id() + "-" + t.kind().name().toLowerCase(Locale.ROOT) + which,
                 t.due(),
                 "%s: %s".formatted(t.batch().code(), t.what()),
                 "%s. %s".formatted(t.batch().plant(), t.why()),

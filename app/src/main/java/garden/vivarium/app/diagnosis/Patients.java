@@ -8,11 +8,11 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Circumstance;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -89,8 +89,7 @@ class Patients {
             int day = b.age(today.date());
             double there = sheet.outlook().in(b.season()).ready().by(day);
             so.add(there < MOST_OF_THEM ? Circumstance.EARLY : Circumstance.LATE);
-            facts.add(String.format(
-                    Locale.ROOT,
+            facts.add(Text.of(
                     "Day %d: of those that will be ready, %.0f%% usually are by now.%s",
                     day,
                     100 * there,

@@ -12,13 +12,13 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.TraySpace;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -104,8 +104,7 @@ class Space implements Room {
         TraySpace space = new TraySpace(place.trays(), stays(replaced).getOrDefault(place.id(), List.of()));
         return space.and(own)
                 .firstOverfull(row.plan().start(), until)
-                .map(o -> String.format(
-                        Locale.ROOT,
+                .map(o -> Text.of(
                         "%s holds %s trays: from %s to %s there would be up to %s too many. Another place, another day or fewer would do.",
                         place.name(),
                         says.amount(place.trays()),

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -185,7 +186,7 @@ public class Stores implements Costs {
                 throw new InvalidField("recipe", "Shorten the recipe to 300 characters.");
             }
             try {
-                if (Mix.read(made).parts().containsKey(name.strip().toLowerCase())) {
+                if (Mix.read(made).parts().containsKey(name.strip().toLowerCase(Locale.ROOT))) {
                     throw new InvalidField("recipe", "A mix cannot be made of itself; name its ingredients.");
                 }
             } catch (IllegalArgumentException e) {

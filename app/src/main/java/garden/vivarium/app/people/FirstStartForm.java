@@ -8,6 +8,10 @@ import jakarta.validation.constraints.Size;
 
 /** What the first-start page asks. */
 record FirstStartForm(
+        @NotBlank(message = "Give the code that the start command prints.")
+        @Size(max = 20, message = "The code has 8 letters and digits.")
+        String code,
+
         @NotBlank(message = "Give the nursery a name.")
         @Size(max = 120, message = "Shorten the name to 120 characters.")
         String nursery,
@@ -31,6 +35,6 @@ record FirstStartForm(
         String password) {
 
     static FirstStartForm empty(String zone) {
-        return new FirstStartForm(null, zone, Hemisphere.NORTH, null, null, null);
+        return new FirstStartForm(null, null, zone, Hemisphere.NORTH, null, null, null);
     }
 }

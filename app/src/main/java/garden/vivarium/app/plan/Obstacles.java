@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
@@ -121,9 +122,9 @@ class Obstacles {
                     .map(b -> " Started on %s, %d would do."
                             .formatted(says.day(b.start()), b.take().pieces()))
                     .orElse("");
-            warnings.add(
-                    "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s"
-                            .formatted(season.slower(), 100 * season.poorer(), better));
+            warnings.add(Text.of(
+                    "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s",
+                    season.slower(), 100 * season.poorer(), better));
         }
         row.plan().take().flatMap(t -> overTaken(plant, t.pieces())).ifPresent(warnings::add);
         plant.mayCut(plan.start(), null).forEach(f -> warnings.add(f.words()));

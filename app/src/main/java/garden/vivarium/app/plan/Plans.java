@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.Prospect;
@@ -83,8 +84,9 @@ public class Plans {
         if (take > Limits.MOST_PIECES) {
             throw new InvalidField(
                     "take",
-                    "%,d pieces are more than one batch holds (%,d); ask for fewer plants and make several plans."
-                            .formatted(take, Limits.MOST_PIECES));
+                    Text.of(
+                            "%,d pieces are more than one batch holds (%,d); ask for fewer plants and make several plans.",
+                            take, Limits.MOST_PIECES));
         }
         ChosenWay chosen = new ChosenWay(
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
@@ -239,7 +241,7 @@ public class Plans {
         words.add("Plan dropped.");
         stock.find(view.stockPlantId())
                 .ifPresent(s -> words.add("%s keeps its %s."
-                        .formatted(s.code(), view.take() == 1 ? "piece" : "%,d pieces".formatted(view.take()))));
+                        .formatted(s.code(), view.take() == 1 ? "piece" : Text.of("%,d pieces", view.take()))));
         events.publishEvent(new PlanDropped(view, words));
         return String.join(" ", words);
     }

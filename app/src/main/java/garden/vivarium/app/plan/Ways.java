@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
@@ -267,12 +268,12 @@ public class Ways {
         if ((long) form.wanted() * form.perPotOrOne() > Limits.MOST_YOUNG_PLANTS) {
             throw new InvalidField(
                     "perPot",
-                    "%d pots of %d are %,d rooted pieces; one plan holds %,d. Make several plans."
-                            .formatted(
-                                    form.wanted(),
-                                    form.perPotOrOne(),
-                                    form.wanted() * form.perPotOrOne(),
-                                    Limits.MOST_YOUNG_PLANTS));
+                    Text.of(
+                            "%d pots of %d are %,d rooted pieces; one plan holds %,d. Make several plans.",
+                            form.wanted(),
+                            form.perPotOrOne(),
+                            form.wanted() * form.perPotOrOne(),
+                            Limits.MOST_YOUNG_PLANTS));
         }
         return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
     }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.platform;
 
+import garden.vivarium.core.Text;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
@@ -44,12 +45,12 @@ public class Says {
         if (share > 1e-9 && share < 0.005) {
             return "under 1%";
         }
-        return String.format(Locale.ROOT, "%.0f%%", 100 * share);
+        return Text.of("%.0f%%", 100 * share);
     }
 
     /** "1 piece", "12 pieces". */
     public String count(long number, String one, String many) {
-        return number == 1 ? "1 " + one : String.format(Locale.ROOT, "%,d %s", number, many);
+        return number == 1 ? "1 " + one : Text.of("%,d %s", number, many);
     }
 
     /** "6", "6.25": two decimals at most, and none where there are none. */
@@ -59,7 +60,7 @@ public class Says {
 
     /** A whole number with thousands set apart. */
     public String number(long number) {
-        return String.format(Locale.ROOT, "%,d", number);
+        return Text.of("%,d", number);
     }
 
     /** "14 days ago", "today", "in 3 days". */

@@ -8,6 +8,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
@@ -17,7 +18,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -313,18 +313,13 @@ public class PromiseBook {
                 steps.add(Working.step(
                         "From %s, behind %d for others"
                                 .formatted(pool.get().words(), pool.get().taken() - c.plants()),
-                        String.format(
-                                Locale.ROOT,
-                                "on average %.1f, nine times in ten %d or more",
-                                share.mean(),
-                                share.surely(SURE))));
+                        Text.of("on average %.1f, nine times in ten %d or more", share.mean(), share.surely(SURE))));
             }
             Supply supply = Prospect.together(shares);
             double chance = supply.atLeast(promise.owed());
             steps.add(Working.step(
                     "Together: batches of one way share what is not known of it, different ways are independent",
-                    String.format(
-                            Locale.ROOT,
+                    Text.of(
                             "P(%d or more%s) = %.1f%%",
                             promise.owed(),
                             promise.due() == null ? "" : " by " + says.day(promise.due()),

@@ -15,6 +15,7 @@ import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,7 +83,7 @@ public class Promises {
             throw new InvalidField("who", "Shorten the name to 120 characters.");
         }
         if (plants == null || plants < 1 || plants > Limits.MOST_YOUNG_PLANTS) {
-            throw new InvalidField("plants", "Promise 1 to %,d plants.".formatted(Limits.MOST_YOUNG_PLANTS));
+            throw new InvalidField("plants", Text.of("Promise 1 to %,d plants.", Limits.MOST_YOUNG_PLANTS));
         }
         if (due != null && due.isBefore(today.date())) {
             throw new InvalidField("due", "%s has passed; give today or a later day.".formatted(says.day(due)));

@@ -19,6 +19,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -213,7 +214,7 @@ class Away {
                 .add(new Touched(
                         "Plan",
                         "/plan/" + plan.id() + "/stick",
-                        "%d by %s".formatted(plan.take(), title.toLowerCase()),
+                        "%d by %s".formatted(plan.take(), title.toLowerCase(Locale.ROOT)),
                         (startsThen
                                         ? "Its day falls in the absence."
                                         : "Its first days and first look fall in the absence.")

@@ -19,6 +19,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -122,7 +123,7 @@ class OtherTasks {
                 "Done %s%s. What worked is kept, and told next time."
                         .formatted(
                                 says.away(c.doneOn()),
-                                c.cause() == null ? "" : ", for " + c.cause().toLowerCase()),
+                                c.cause() == null ? "" : ", for " + c.cause().toLowerCase(Locale.ROOT)),
                 false,
                 List.of(
                         Action.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),

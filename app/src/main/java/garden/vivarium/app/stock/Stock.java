@@ -7,6 +7,7 @@ import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.timing.Climate;
@@ -225,7 +226,7 @@ public class Stock {
     private static void refuseCount(String field, Integer count) {
         if (count != null && (count < 0 || count > Limits.MOST_FROM_ONE_PLANT)) {
             throw new InvalidField(
-                    field, "%,d is not believable; give 0 to %,d.".formatted(count, Limits.MOST_FROM_ONE_PLANT));
+                    field, Text.of("%,d is not believable; give 0 to %,d.", count, Limits.MOST_FROM_ONE_PLANT));
         }
     }
 

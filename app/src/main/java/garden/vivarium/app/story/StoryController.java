@@ -8,6 +8,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
@@ -85,7 +86,7 @@ class StoryController {
             today.refuseFuture("cutOn", cutOn);
             if (pieces < 1 || pieces > Limits.MOST_FROM_ONE_PLANT) {
                 throw new InvalidField(
-                        "pieces", "%,d cannot be cut; give 1 to %,d.".formatted(pieces, Limits.MOST_FROM_ONE_PLANT));
+                        "pieces", Text.of("%,d cannot be cut; give 1 to %,d.", pieces, Limits.MOST_FROM_ONE_PLANT));
             }
             stock.cut(id, pieces, cutOn, hard);
             return "%d cut.".formatted(pieces);

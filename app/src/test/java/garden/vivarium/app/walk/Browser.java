@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebDriverException;
@@ -234,6 +235,12 @@ public final class Browser implements AutoCloseable {
         return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
                 .map(LogEntry::getMessage)
                 .toList();
+    }
+
+    /** The value of a cookie, or null. */
+    public String cookie(String name) {
+        Cookie found = driver.manage().getCookieNamed(name);
+        return found == null ? null : found.getValue();
     }
 
     /** How wide the page is, to be compared with the window. */

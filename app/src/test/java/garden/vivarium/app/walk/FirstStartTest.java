@@ -13,7 +13,7 @@ import org.springframework.test.context.DynamicPropertySource;
 /** The first page of an installation where nobody is yet, on a database of its own. */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = "vivarium.today=" + OnDatabase.TODAY)
+        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.first.code=K7QF-M2XP"})
 class FirstStartTest {
 
     @LocalServerPort
@@ -33,6 +33,7 @@ class FirstStartTest {
             browser.open("/");
             browser.untilPath("/first");
             assertThat(browser.barriers()).isEmpty();
+            browser.type("code", "K7QF-M2XP");
             browser.type("nursery", "Gull Yard");
             browser.type("name", "Tern");
             browser.type("signIn", "tern of the yard");
@@ -46,9 +47,17 @@ class FirstStartTest {
             browser.press("main button.main");
             assertThat(browser.text("#password-error")).contains("use 10 or more");
 
+            browser.type("code", "K7QF-M2XQ");
+            browser.type("password", "sand eels at dawn");
+            browser.press("main button.main");
+            assertThat(browser.text("#code-error")).contains("the start command prints it");
+
+            String before = browser.cookie("vivarium");
+            browser.type("code", "k7qf m2xp");
             browser.type("password", "sand eels at dawn");
             browser.press("main button.main");
             browser.untilPath("/stock");
+            assertThat(browser.cookie("vivarium")).as("a new session").isNotEqualTo(before);
             assertThat(browser.text(".nursery")).isEqualTo("Gull Yard");
 
             browser.press(".head form button");

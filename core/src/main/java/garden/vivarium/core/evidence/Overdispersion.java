@@ -1,10 +1,10 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 
@@ -64,10 +64,10 @@ public record Overdispersion(double rho, int batches) {
                                 ? "No batch is finished yet: what is usual"
                                 : "What is usual, moved by your %d finished %s"
                                         .formatted(batches, batches == 1 ? "batch" : "batches"),
-                        String.format(Locale.ROOT, "ρ = %.3f", rho)),
+                        Text.of("ρ = %.3f", rho)),
                 Working.step(
                         "So a tray of 40 counts as this many independent pieces",
-                        String.format(Locale.ROOT, "40 ÷ (1 + 39 × %.3f) = %.1f", rho, 40 / (1 + 39 * rho))));
+                        Text.of("40 ÷ (1 + 39 × %.3f) = %.1f", rho, 40 / (1 + 39 * rho))));
     }
 
     /**

@@ -1,8 +1,8 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.timing.Window;
-import java.util.Locale;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
@@ -135,28 +135,16 @@ public record RootingTime(double guideMu, double shift, double unsure, double ta
                                 ? "From the guide's days alone"
                                 : "The guide's median, and your %d %s against it"
                                         .formatted(batches, batches == 1 ? "batch" : "batches"),
-                        String.format(
-                                Locale.ROOT,
+                        Text.of(
                                 "%.1f days × e^%.3f = %.1f days; e^±%.2f unsure",
-                                Math.exp(guideMu),
-                                shift,
-                                Math.exp(mu()),
-                                Math.sqrt(unsure))),
+                                Math.exp(guideMu), shift, Math.exp(mu()), Math.sqrt(unsure))),
                 Working.step(
                         "Whole batches run faster or slower by this much, pieces of one batch by that",
-                        String.format(Locale.ROOT, "τ = %.3f, s = %.3f", tau, within)),
+                        Text.of("τ = %.3f, s = %.3f", tau, within)),
                 Working.step(
                         "One in ten, half and nine in ten of those that get there",
-                        String.format(
-                                Locale.ROOT,
+                        Text.of(
                                 "e^(%.3f − 1.28 × %.3f), e^%.3f, e^(%.3f + 1.28 × %.3f) = day %.0f, %.0f, %.0f",
-                                mu(),
-                                sigma(),
-                                mu(),
-                                mu(),
-                                sigma(),
-                                day(0.1),
-                                day(0.5),
-                                day(0.9))));
+                                mu(), sigma(), mu(), mu(), sigma(), day(0.1), day(0.5), day(0.9))));
     }
 }

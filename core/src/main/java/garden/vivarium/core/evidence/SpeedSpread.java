@@ -1,9 +1,9 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * How much whole batches of one way differ in speed: τ, the standard deviation of x = ln(days ÷ guide's median) between
@@ -90,6 +90,6 @@ public record SpeedSpread(double tau, int batches) {
                         batches == 0
                                 ? "Until your batches tell: what is usual"
                                 : "From %d batches, each against its own way".formatted(batches),
-                        String.format(Locale.ROOT, "τ = %.3f: two batches in three within e^±%.2f", tau, tau)));
+                        Text.of("τ = %.3f: two batches in three within e^±%.2f", tau, tau)));
     }
 }

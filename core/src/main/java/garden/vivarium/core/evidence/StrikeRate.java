@@ -1,9 +1,9 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 
 /**
@@ -123,25 +123,23 @@ public record StrikeRate(
     public Working working() {
         List<Working.Step> steps = new ArrayList<>();
         steps.add(Working.step(
-                "The guide starts it: its rate, worth %.0f pieces".formatted(GUIDE_PIECES)
+                Text.of("The guide starts it: its rate, worth %.0f pieces", GUIDE_PIECES)
                         + (shares.isEmpty() ? "" : "; what is left of that here"),
-                String.format(Locale.ROOT, "%.0f%% × %.1f", 100 * guideRate, guideWeight)));
+                Text.of("%.0f%% × %.1f", 100 * guideRate, guideWeight)));
         for (Share s : shares) {
             steps.add(Working.step(
                     "%s: %d %s".formatted(s.name(), s.batches(), s.batches() == 1 ? "batch" : "batches"),
-                    String.format(Locale.ROOT, "%.0f%% × %.1f", 100 * s.rate(), s.weight())));
+                    Text.of("%.0f%% × %.1f", 100 * s.rate(), s.weight())));
         }
-        steps.add(Working.step(
-                "Together",
-                String.format(Locale.ROOT, "%.1f ÷ (%.1f + %.1f) = %.1f%%", alpha, alpha, beta, 100 * mean())));
+        steps.add(Working.step("Together", Text.of("%.1f ÷ (%.1f + %.1f) = %.1f%%", alpha, alpha, beta, 100 * mean())));
         steps.add(Working.step(
                 "The mean lies nine times in ten within",
-                String.format(Locale.ROOT, "%.0f%% to %.0f%%", 100 * quantile(0.05), 100 * quantile(0.95))));
+                Text.of("%.0f%% to %.0f%%", 100 * quantile(0.05), 100 * quantile(0.95))));
         NextBatch next = nextBatch();
         steps.add(Working.step(
                 "One batch scatters more than the mean (ρ %s): nine times in ten within"
-                        .formatted(String.format(Locale.ROOT, "%.3f", rho)),
-                String.format(Locale.ROOT, "%.0f%% to %.0f%%", 100 * next.quantile(0.05), 100 * next.quantile(0.95))));
+                        .formatted(Text.of("%.3f", rho)),
+                Text.of("%.0f%% to %.0f%%", 100 * next.quantile(0.05), 100 * next.quantile(0.95))));
         return new Working("How many strike", steps);
     }
 }

@@ -1,12 +1,12 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import org.hipparchus.random.RandomDataGenerator;
@@ -275,8 +275,7 @@ public record BuildUp(
         List<Working.Step> steps = new ArrayList<>();
         steps.add(Working.step(
                 "A flush of the stock there is",
-                String.format(
-                        Locale.ROOT,
+                Text.of(
                         "%d × %d pieces × %.0f%% = %.0f young plants",
                         known.stock(),
                         known.flush(),
@@ -284,8 +283,7 @@ public record BuildUp(
                         known.stock() * known.flush() * known.rate() * known.plantsPerPiece())));
         steps.add(Working.step(
                 "From the cut to the next, by the same plant, and by a new one",
-                String.format(
-                        Locale.ROOT,
+                Text.of(
                         "%d days; %.0f + %d + %d = %.0f days",
                         known.restDays(),
                         known.mostReady(0),
@@ -300,8 +298,7 @@ public record BuildUp(
         steps.add(Working.step(
                 "%d runs, each with its own mean rate and speed of the way, and batches unequal beyond that"
                         .formatted(RUNS),
-                middle.map(m -> String.format(
-                                Locale.ROOT,
+                middle.map(m -> Text.of(
                                 "day %d in half of them%s",
                                 m,
                                 late.map(l -> ", day " + l + " in nine of ten").orElse("")))

@@ -1,9 +1,9 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -133,19 +133,12 @@ public record Hedge(
                 "Why split",
                 Working.step(
                         "The two batches' chances are convolved; two of one way share what is not known of it",
-                        String.format(
-                                Locale.ROOT,
-                                "P(K₁ of %d + K₂ of %d ≥ %d) = %.1f%%",
-                                first,
-                                second,
-                                wanted,
-                                100 * chance)),
+                        Text.of("P(K₁ of %d + K₂ of %d ≥ %d) = %.1f%%", first, second, wanted, 100 * chance)),
                 Working.step(
                         "The same %d pieces in one batch".formatted(first + second),
-                        String.format(Locale.ROOT, "P(K ≥ %d) = %.1f%%", wanted, 100 * alone)),
+                        Text.of("P(K ≥ %d) = %.1f%%", wanted, 100 * alone)),
                 Working.step(
                         "Less than half of what is wanted",
-                        String.format(
-                                Locale.ROOT, "split %.1f%%, in one batch %.1f%%", 100 * halfSplit, 100 * halfAlone)));
+                        Text.of("split %.1f%%, in one batch %.1f%%", 100 * halfSplit, 100 * halfAlone)));
     }
 }

@@ -1,12 +1,12 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Section;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -100,19 +100,13 @@ public record Rescue(List<Share> shares, double piecesLive, double plantLives) {
             steps.add(Working.step(
                     "None of %d by %s (%s)"
                             .formatted(s.pieces(), s.way(), s.section().words()),
-                    String.format(Locale.ROOT, "E[(1 − q)^%d] = %.1f%%", s.pieces(), 100 * s.noneLives())));
+                    Text.of("E[(1 − q)^%d] = %.1f%%", s.pieces(), 100 * s.noneLives())));
         }
-        steps.add(Working.step(
-                "At least one piece, one less the product of these",
-                String.format(Locale.ROOT, "%.1f%%", 100 * piecesLive)));
+        steps.add(
+                Working.step("At least one piece, one less the product of these", Text.of("%.1f%%", 100 * piecesLive)));
         steps.add(Working.step(
                 "With what is left of the plant, which you gave a chance",
-                String.format(
-                        Locale.ROOT,
-                        "1 − (1 − %.3f) × (1 − %.2f) = %.1f%%",
-                        piecesLive,
-                        plantLives,
-                        100 * somethingLives())));
+                Text.of("1 − (1 − %.3f) × (1 − %.2f) = %.1f%%", piecesLive, plantLives, 100 * somethingLives())));
         return new Working(title, steps);
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
@@ -10,7 +11,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** How the numbers of a {@link WayPlan} came about, step by step, as the margin shows it. */
@@ -42,26 +42,20 @@ public final class WayWorking {
             Season s = outlook.season();
             steps.add(Working.step(
                     "Out of season: slower and poorer",
-                    String.format(
-                            Locale.ROOT,
+                    Text.of(
                             "the guide’s times × %.1f and rate × %.2f, and what batches of that season did",
-                            s.slower(),
-                            s.poorer())));
+                            s.slower(), s.poorer())));
         }
         NextBatch rate = outlook.nextBatch(plan.season());
         RootingTime time = plan.season().ready();
         steps.add(Working.step(
                 "Rate of one batch, with callus and settling",
-                String.format(
-                        Locale.ROOT,
+                Text.of(
                         "%.0f%%, nine times in ten %.0f%% to %.0f%%",
-                        100 * rate.mean(),
-                        100 * rate.quantile(0.05),
-                        100 * rate.quantile(0.95))));
+                        100 * rate.mean(), 100 * rate.quantile(0.05), 100 * rate.quantile(0.95))));
         steps.add(Working.step(
                 "Of those that become ready, there in time: unsure of the way, of the batch, of the piece",
-                String.format(
-                        Locale.ROOT,
+                Text.of(
                         "Φ((ln %d − %.2f) ÷ √(%.2f² + %.2f² + %.2f²)) = %.0f%%",
                         Math.max(days, 0),
                         time.mu(),
@@ -72,35 +66,27 @@ public final class WayWorking {
         if (!outlook.output().isOne()) {
             steps.add(Working.step(
                     "A ready piece gives on average",
-                    String.format(
-                            Locale.ROOT,
+                    Text.of(
                             "%.2f young plants, as %s",
-                            outlook.output().mean(),
-                            chances(outlook.output().chances()))));
+                            outlook.output().mean(), chances(outlook.output().chances()))));
         }
         steps.add(plan.take()
                 .map(t -> Working.step(
-                        "The least number whose chance of enough is %.0f%% or more".formatted(100 * aim.confidence()),
-                        String.format(
-                                Locale.ROOT,
+                        Text.of("The least number whose chance of enough is %.0f%% or more", 100 * aim.confidence()),
+                        Text.of(
                                 "take %d: %.1f%%; take %d: %.1f%%",
-                                t.pieces(),
-                                100 * t.chance(),
-                                t.pieces() - 1,
-                                100 * plan.chance(t.pieces() - 1))))
+                                t.pieces(), 100 * t.chance(), t.pieces() - 1, 100 * plan.chance(t.pieces() - 1))))
                 .orElseGet(() -> Working.step(
                         "No number of pieces gives that chance in the time left",
-                        "%d pieces: %.1f%%"
-                                .formatted(
-                                        TakeCount.most(plan.aim().pieces()),
-                                        100
-                                                * plan.chance(TakeCount.most(
-                                                        plan.aim().pieces()))))));
+                        Text.of(
+                                "%d pieces: %.1f%%",
+                                TakeCount.most(plan.aim().pieces()),
+                                100 * plan.chance(TakeCount.most(plan.aim().pieces()))))));
         plan.take()
                 .filter(TakeCount::isScaled)
                 .ifPresent(t -> steps.add(Working.step(
-                        "So large an aim is solved for %,d and scaled".formatted(TakeCount.SOLVED),
-                        "⌈%,d × n ÷ %,d⌉ = %,d".formatted(aim.pieces(), TakeCount.SOLVED, t.pieces()))));
+                        Text.of("So large an aim is solved for %,d and scaled", TakeCount.SOLVED),
+                        Text.of("⌈%,d × n ÷ %,d⌉ = %,d", aim.pieces(), TakeCount.SOLVED, t.pieces()))));
         return new Working("How many to take", steps);
     }
 
@@ -118,11 +104,9 @@ public final class WayWorking {
                     bound,
                     Working.step(
                             "Even starting on the day planned does not reach the chance asked",
-                            String.format(
-                                    Locale.ROOT,
+                            Text.of(
                                     "%.0f%% of %.0f%%",
-                                    100 * plan.chance(most),
-                                    100 * plan.aim().confidence())));
+                                    100 * plan.chance(most), 100 * plan.aim().confidence())));
         }
         LocalDate last = plan.lastSafeStart().get();
         LocalDate next = last.plusDays(1);
@@ -195,16 +179,13 @@ public final class WayWorking {
     }
 
     private static String percent(double chance) {
-        return String.format(Locale.ROOT, "%.1f%%", 100 * chance);
+        return Text.of("%.1f%%", 100 * chance);
     }
 
     private static String chances(List<Double> chances) {
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < chances.size(); i++) {
-            text.append(i == 0 ? "" : ", ")
-                    .append(i + 1)
-                    .append(": ")
-                    .append(String.format(Locale.ROOT, "%.0f%%", 100 * chances.get(i)));
+            text.append(i == 0 ? "" : ", ").append(i + 1).append(": ").append(Text.of("%.0f%%", 100 * chances.get(i)));
         }
         return text.toString();
     }

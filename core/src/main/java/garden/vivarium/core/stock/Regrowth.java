@@ -1,10 +1,10 @@
 package garden.vivarium.core.stock;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.PlantGroup;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -132,7 +132,7 @@ public final class Regrowth {
                 rhythm.hardCut()
                         ? "Share that may be taken, or all of it to the lowest live node where a hard cut is meant"
                         : "Share that may be taken at once",
-                String.format(Locale.ROOT, "%.0f%%", 100 * rhythm.share()));
+                Text.of("%.0f%%", 100 * rhythm.share()));
         if (counted.isEmpty()) {
             return Working.of("What it can give", Working.step("Nobody has counted its pieces yet", ""), share);
         }
@@ -157,8 +157,7 @@ public final class Regrowth {
                 Working.step("Cut on " + harvest.on(), harvest.cut() + " pieces"),
                 Working.step(
                         "Regrown since, evenly over %d days".formatted(rhythm.regrowDays()),
-                        String.format(
-                                Locale.ROOT,
+                        Text.of(
                                 "%d + %d × %.2f = %d, from %d to %d",
                                 Math.max(0, count.pieces() - harvest.cut()),
                                 harvest.cut(),

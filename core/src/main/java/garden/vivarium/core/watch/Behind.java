@@ -1,5 +1,6 @@
 package garden.vivarium.core.watch;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.ReadyTail;
@@ -9,7 +10,6 @@ import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.SortedMap;
 
@@ -207,12 +207,6 @@ public record Behind(List<Judged> looks) {
     private static Working.Step step(String where, Seen s) {
         return Working.step(
                 "%s: so few or fewer, and how much likelier of a way 1.35 times slower".formatted(where),
-                String.format(
-                        Locale.ROOT,
-                        "P(K ≤ %d of %d) = %.3f; %.1f times",
-                        s.reached(),
-                        s.pieces(),
-                        s.tail(),
-                        s.slow()));
+                Text.of("P(K ≤ %d of %d) = %.3f; %.1f times", s.reached(), s.pieces(), s.tail(), s.slow()));
     }
 }

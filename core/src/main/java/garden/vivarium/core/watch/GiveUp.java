@@ -1,10 +1,10 @@
 package garden.vivarium.core.watch;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -58,7 +58,7 @@ public record GiveUp(int pieces, int waiting, double chance, int lastLook, Set<I
         steps.add(Working.step(
                 "The chance that one of the %d last looked at by day %d is ever ready, by all that was seen of this batch"
                         .formatted(pieces, lastLook),
-                String.format(Locale.ROOT, "E[p(1 − F)/D] = %.1f%%", 100 * chance)));
+                Text.of("E[p(1 − F)/D] = %.1f%%", 100 * chance)));
         steps.add(Working.step("They are proposed as stalled below", "1 in 20"));
         return new Working("Will they ever be ready", steps);
     }

@@ -1,8 +1,8 @@
 package garden.vivarium.core.watch;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
-import java.util.Locale;
 
 /**
  * When to look next: the first day d after the last look on which a pending piece of this batch has become ready with a chance of
@@ -52,7 +52,7 @@ public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) 
                 Working.step(
                         "The chance that a pending piece has become ready since day %d, by all that was seen of this batch"
                                 .formatted(lastLook),
-                        String.format(Locale.ROOT, "on day %d: %.0f%%", day, 100 * chance)),
+                        Text.of("on day %d: %.0f%%", day, 100 * chance)),
                 Working.step(
                         isWorthIt
                                 ? "A look is worth it from three in ten on"

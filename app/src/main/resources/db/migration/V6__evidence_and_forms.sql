@@ -56,3 +56,7 @@ alter table place add column version bigint not null default 0;
 -- Which version of an own protocol a batch was stuck under stands beside it, and no longer in the words of its treatment.
 update batch set treatment = regexp_replace(regexp_replace(treatment, '(^|; )as [^;]+ version [0-9]+', ''), '^; ', '')
     where protocol like 'own-%';
+
+-- One row, to be locked: so that there is one first person, however many press at once.
+create table first_start (id integer not null primary key);
+insert into first_start (id) values (1);

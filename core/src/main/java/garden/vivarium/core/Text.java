@@ -1,0 +1,17 @@
+package garden.vivarium.core;
+
+import java.util.Locale;
+
+/** Figures in words. They are written one way, whatever the language of the machine: a decimal point, thousands set apart by commas. */
+public final class Text {
+
+    /** The one locale of all figures. */
+    public static final Locale LOCALE = Locale.ROOT;
+
+    private Text() {}
+
+    /** A pattern as of {@link String#format(String, Object...)}, filled in. */
+    public static String of(String pattern, Object... figures) {
+        return String.format(LOCALE, pattern, figures);
+    }
+}
