@@ -9,6 +9,8 @@ if ! cmp -s package-lock.json node_modules/.installed-lock; then
 fi
 node_modules/.bin/esbuild src/main/web/vendor/d3.js --bundle --format=esm --minify --log-level=warning \
     --outfile="$out/js/vendor/d3.js"
+node_modules/.bin/esbuild src/main/web/vendor/idb.js --bundle --format=esm --minify --log-level=warning \
+    --outfile="$out/js/vendor/idb.js"
 cp -R src/main/web/js/. "$out/js/"
 cp src/main/web/favicon.svg src/main/web/worker.js "$out/"
 for font in literata source-sans-3; do

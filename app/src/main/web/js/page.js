@@ -3,7 +3,8 @@
 const starts = {
   "[data-ribbon]": () => import("./ribbon.js"),
   "[data-curves]": () => import("./curve.js"),
-  "[data-bench]": () => import("./batch/bench.js"),
+  "[data-bench]": () => import("./bench/bench.js"),
+  "[data-waiting]": () => import("./bench/waiting-page.js"),
   "[data-round]": () => import("./round/round.js"),
   "[data-typed]": () => import("./refill.js"),
   "[data-live-form]": () => import("./live-form.js"),
@@ -67,16 +68,9 @@ if ("serviceWorker" in navigator && document.body.dataset.worker === "yes") {
   navigator.serviceWorker.register("/worker.js");
 }
 
-// Checks that wait in this browser are sent from whatever page is open.
-if (localStorage.getItem("vivarium.outbox") && !document.querySelector("[data-bench]") && document.body.dataset.worker === "yes") {
-  Promise.all([import("./batch/outbox.js"), import("./batch/draft.js")]).then(async ([{ waiting, send }, { settle }]) => {
-    for (const item of waiting()) {
-      const answer = await send(item);
-      if (answer.outcome === "kept") {
-        settle(item.code, item.check, answer.changes);
-      }
-    }
-  });
+// Checks that wait in this browser for the person who is signed in are sent from whatever page is open.
+if (document.body.dataset.worker === "yes" && !document.querySelector("[data-bench]")) {
+  import("./bench/waiting.js").then((waiting) => waiting.sendAll(document.body.dataset.owner));
 }
 
 // Pages kept for work without a connection go when their owner goes.

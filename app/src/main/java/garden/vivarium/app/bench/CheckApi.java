@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookCommand;
 import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.looks.Firmness;
 import garden.vivarium.core.looks.ImpossibleLook;
@@ -23,12 +24,14 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Takes checks as bench mode sends them, once there is a connection. */
@@ -90,8 +93,17 @@ class CheckApi {
 
     @PostMapping(value = "/batches/{code}/checks", consumes = "application/json", produces = "application/json")
     @ResponseBody
-    Answer send(@PathVariable String code, @Valid @RequestBody Sent sent) {
-        return new Answer("kept", null, batches.look(code, sent.command()).changes());
+    ResponseEntity<Answer> send(
+            @PathVariable String code,
+            @Valid @RequestBody Sent sent,
+            @RequestHeader(name = "Vivarium-Owner", required = false) String owner,
+            @AuthenticationPrincipal SignedIn who) {
+        if (owner != null && !owner.equals(who.owner())) {
+            return ResponseEntity.status(HttpStatus.FORBIDDEN)
+                    .body(new Answer("This check was logged by somebody else; it waits for them.", null, null));
+        }
+        return ResponseEntity.ok(
+                new Answer("kept", null, batches.look(code, sent.command()).changes()));
     }
 
     @ExceptionHandler

@@ -73,6 +73,12 @@ class SheetController {
                 .map(s -> new From(s.code(), "/stock/" + s.id()));
     }
 
+    /** What waits in the browser; the server knows nothing of it. */
+    @GetMapping("/waiting")
+    String waiting() {
+        return "bench/waiting";
+    }
+
     @GetMapping("/batches/{code}/label")
     String label(@PathVariable String code, Model model) {
         model.addAttribute("batch", book.entry(code).batch());

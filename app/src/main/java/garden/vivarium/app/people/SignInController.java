@@ -1,5 +1,7 @@
 package garden.vivarium.app.people;
 
+import garden.vivarium.app.platform.SignedIn;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,9 +30,10 @@ class SignInController {
     /** A fresh token for pages that were open while a session ended; bench mode asks for it before sending again. */
     @GetMapping("/session/token")
     @ResponseBody
-    Token token(CsrfToken token) {
-        return new Token(token.getHeaderName(), token.getToken());
+    Token token(CsrfToken token, @AuthenticationPrincipal SignedIn who) {
+        return new Token(token.getHeaderName(), token.getToken(), who.owner());
     }
 
-    record Token(String header, String token) {}
+    /** A token, and whose session it is for. */
+    record Token(String header, String token, String owner) {}
 }

@@ -35,7 +35,7 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
-        if (path.startsWith("/batches")) {
+        if (path.startsWith("/batches") || path.startsWith("/waiting")) {
             return "benches";
         }
         if (path.startsWith("/promises")) {

@@ -19,6 +19,11 @@ import org.springframework.security.core.userdetails.UserDetails;
 public record SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash)
         implements UserDetails {
 
+    /** Whose something is that waits in a browser: this person's, in this nursery. */
+    public String owner() {
+        return nurseryId + "/" + personId;
+    }
+
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {
         return List.of(new SimpleGrantedAuthority("ROLE_GROWER"));

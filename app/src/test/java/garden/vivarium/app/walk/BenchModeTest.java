@@ -95,8 +95,7 @@ class BenchModeTest extends AtThePages {
         browser.script("window.fetch = window.realFetch; window.dispatchEvent(new Event('online'))");
         browser.until(d -> !browser.path().endsWith("/check"));
         assertThat(held().ready()).isOne();
-        assertThat(browser.script("return localStorage.getItem('vivarium.outbox')"))
-                .isEqualTo("[]");
+        assertThat(browser.waitingChecks()).isZero();
     }
 
     @Test
@@ -115,6 +114,25 @@ class BenchModeTest extends AtThePages {
         browser.keys(Keys.ENTER);
         browser.until(d -> !browser.path().endsWith("/check"));
         assertThat(held().firstSign()).isEqualTo(2);
+    }
+
+    @Test
+    void twoTabsDoNotOverwriteEachOther() {
+        browser.keys("2", Keys.ARROW_RIGHT, "2");
+        browser.untilText("[data-count]", "2 of 72 looked at");
+        String first = browser.newTab("/batches/" + tray.code() + "/check");
+        browser.until(d -> browser.count(".cell") == 72);
+        assertThat(browser.text("[data-count]")).as("another tab works on that").isEqualTo("0 of 72 looked at");
+        browser.keys("x", "r");
+        browser.untilText("[data-count]", "1 of 72 looked at");
+        browser.closeTab(first);
+        assertThat(browser.text("[data-count]")).isEqualTo("2 of 72 looked at");
+        browser.keys(Keys.ENTER);
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().ready()).isEqualTo(2);
+        assertThat(held().lost()).isZero();
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.untilText("[data-count]", "1 of 72 looked at");
     }
 
     @Test
@@ -139,11 +157,12 @@ class BenchModeTest extends AtThePages {
 
     @Test
     void aCheckThatNobodyHereCanTakeDoesNotWaitForEver() {
-        browser.script("localStorage.setItem('vivarium.outbox', JSON.stringify([{code: '26w01-ZZ', check: {"
+        browser.withStore("await store.putCheck({owner: document.body.dataset.owner, code: '26w01-ZZ', check: {"
                 + "clientId: crypto.randomUUID(), lookedOn: '2026-06-14', look: 'LIFTED', knownChanges: null, note: null,"
-                + " pieces: [{piece: 1, state: 'READY'}]}}]))");
+                + " pieces: [{piece: 1, state: 'READY'}]}})");
+        assertThat(browser.waitingChecks()).isOne();
         browser.open("/stock");
-        browser.until(d -> "[]".equals(browser.script("return localStorage.getItem('vivarium.outbox')")));
+        browser.until(d -> browser.waitingChecks() == 0);
     }
 
     @Test

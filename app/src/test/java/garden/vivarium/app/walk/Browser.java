@@ -16,6 +16,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -180,6 +181,41 @@ public final class Browser implements AutoCloseable {
 
     public Object script(String script, Object... arguments) {
         return driver.executeScript(script, arguments);
+    }
+
+    /** Lets nothing through that sends what waits, on whatever page; or lets it through again. */
+    public void sendingBlocked(boolean on) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.setBlockedURLs", Map.of("urls", on ? List.of("*/session/token*") : List.of()));
+    }
+
+    /** Opens a page in a tab of its own, and answers the tab that was shown before. */
+    public String newTab(String path) {
+        String before = driver.getWindowHandle();
+        driver.switchTo().newWindow(WindowType.TAB);
+        open(path);
+        return before;
+    }
+
+    /** Closes the tab that is shown, and goes back to another. */
+    public void closeTab(String before) {
+        driver.close();
+        driver.switchTo().window(before);
+    }
+
+    /** What a script answers with the modules of the pages; {@code store} is what waits in the browser. */
+    public Object withStore(String answer) {
+        return driver.executeAsyncScript("""
+                const done = arguments[arguments.length - 1];
+                const js = document.querySelector('script[type=module]').src.replace('page.js', '');
+                import(js + 'bench/store.js').then(async (store) => (%s)).then(done, (e) => done(String(e)));
+                """.formatted(answer));
+    }
+
+    /** How many checks of the person who is signed in wait in the browser. */
+    public long waitingChecks() {
+        return ((Number) withStore("(await store.checksOf(document.body.dataset.owner)).length")).longValue();
     }
 
     public <T> T until(ExpectedCondition<T> condition) {

@@ -1,6 +1,7 @@
 // The tray map: one cell a piece; which one is being read, and which are chosen together.
 import { drawing, drawingOf } from "./piece.js";
 import { words } from "./readings.js";
+import { Selection } from "./selection.js";
 
 export class Tray {
   /**
@@ -14,15 +15,25 @@ export class Tray {
     this.bench = bench;
     this.draft = draft;
     this.hear = hear;
-    this.at = draft.values.at;
-    this.chosen = new Set();
+    this.selection = new Selection(bench.cells.length, draft.values.at);
     this.sentinels = new Set();
-    this.several = false;
     this.buttons = bench.cells.map(makeCell);
     frame.replaceChildren(...this.buttons);
     frame.classList.add(bench.columns <= 13 ? `cols-${bench.columns}` : "cols-many");
     this.drawAll();
     this.chooseByPointer();
+  }
+
+  get at() {
+    return this.selection.at;
+  }
+
+  get chosen() {
+    return this.selection.chosen;
+  }
+
+  get several() {
+    return this.selection.several;
   }
 
   get cell() {
@@ -31,7 +42,7 @@ export class Tray {
 
   /** The cells that the next key reads. */
   targets() {
-    return (this.chosen.size > 0 ? [...this.chosen] : [this.at]).map((i) => this.bench.cells[i]);
+    return this.selection.targets().map((i) => this.bench.cells[i]);
   }
 
   drawAll() {
@@ -46,7 +57,7 @@ export class Tray {
     button.querySelector(".mm").textContent = entry?.rootMm === undefined ? "" : String(entry.rootMm);
     button.classList.toggle("read", entry !== undefined && !entry.unchanged);
     button.classList.toggle("unchanged", entry?.unchanged === true);
-    button.classList.toggle("at", this.chosen.size > 0 ? this.chosen.has(i) : i === this.at);
+    button.classList.toggle("at", this.selection.has(i));
     button.classList.toggle("sentinel", this.sentinels.has(cell.piece));
     button.setAttribute("aria-label", `piece ${cell.piece}: ${words(entry, this.bench.causes)}`);
   }
@@ -54,14 +65,7 @@ export class Tray {
   /** Goes to a cell; extending keeps those chosen and adds it. */
   go(i, extend = false) {
     const before = this.at;
-    if (extend) {
-      this.chosen.add(before).add(i);
-    } else if (this.chosen.size > 0) {
-      const old = [...this.chosen];
-      this.chosen.clear();
-      old.forEach((c) => this.draw(c));
-    }
-    this.at = i;
+    this.selection.go(i, extend).forEach((left) => this.draw(left));
     this.draft.values.at = i;
     this.buttons[before].tabIndex = -1;
     this.buttons[i].tabIndex = 0;
@@ -77,18 +81,15 @@ export class Tray {
   }
 
   step(by, extend) {
-    const next = this.at + by;
-    if (next >= 0 && next < this.buttons.length) {
+    const next = this.selection.next(by);
+    if (next !== null) {
       this.go(next, extend);
     }
   }
 
   /** For fingers: while this is on, each cell touched joins those chosen. */
   chooseSeveral(on) {
-    this.several = on;
-    if (on) {
-      this.chosen.add(this.at);
-    }
+    this.selection.chooseSeveral(on);
   }
 
   /** A drag with the mouse chooses; a finger's drag scrolls a wide tray, and its touch goes to a cell. */

@@ -19,32 +19,41 @@ export class Sending {
     this.say = say;
     this.busy = false;
     window.addEventListener("online", () => this.retry());
-    if (this.isWaiting()) {
+    this.begin();
+  }
+
+  async begin() {
+    if (await this.next()) {
       this.say("A check of this batch waits to be sent.", false);
-      this.retry();
+      await this.retry();
     }
   }
 
-  isWaiting() {
-    return waiting().some((w) => w.code === this.bench.code);
+  /** The first check of this batch that waits. */
+  async next() {
+    return (await waiting(this.draft.owner)).find((w) => w.code === this.bench.code);
   }
 
   async save() {
-    put(this.bench.code, this.draft.body());
+    await put(this.draft.owner, this.bench.code, this.draft.body());
     await this.retry();
   }
 
   async retry() {
-    const item = waiting().find((w) => w.code === this.bench.code);
-    if (!item || this.busy) {
+    if (this.busy) {
       return;
     }
     this.busy = true;
+    const item = await this.next();
+    if (!item) {
+      this.busy = false;
+      return;
+    }
     this.say("Sending…", false);
     const answer = await send(item);
     this.busy = false;
     if (answer.outcome === "kept") {
-      this.kept(item, answer);
+      await this.kept(item, answer);
     } else if (answer.outcome === "refused") {
       this.say(`${answer.message} Nothing you typed is lost.`, true);
     } else if (answer.outcome === "clash") {
@@ -55,8 +64,8 @@ export class Sending {
     }
   }
 
-  kept(item, answer) {
-    if (settle(this.bench.code, item.check, answer.changes)) {
+  async kept(item, answer) {
+    if (await settle(this.draft.owner, item.check, answer.changes)) {
       window.location.reload();
       return;
     }
@@ -78,14 +87,14 @@ export class Sending {
     this.clash.querySelector("[data-clash-text]").textContent =
       differing.length === 0 ? `${answer.message} Both say the same of your pieces.` : `${answer.message} These differ:`;
     this.clash.hidden = false;
-    this.clash.querySelector("[data-both]").onclick = () => {
+    this.clash.querySelector("[data-both]").onclick = async () => {
       this.clash.hidden = true;
-      this.draft.set("knownChanges", answer.changes);
-      this.save();
+      await this.draft.set("knownChanges", answer.changes);
+      await this.save();
     };
-    this.clash.querySelector("[data-theirs]").onclick = () => {
-      remove(item.check.clientId);
-      this.draft.forget();
+    this.clash.querySelector("[data-theirs]").onclick = async () => {
+      await remove(item.check.clientId);
+      await this.draft.forget();
       window.location.reload();
     };
     this.clash.querySelector("[data-both]").focus();

@@ -1,6 +1,6 @@
 // A check being typed: kept in the browser at every key until the server has it.
-
-const keyOf = (code) => `vivarium.check.${code}`;
+import { claim } from "./locks.js";
+import { draft as stored, draftsOf, putDraft, removeDraft } from "./store.js";
 
 /** What the server is sent of a draft's values. */
 function bodyOf({ clientId, lookedOn, look, knownChanges, note, entries }) {
@@ -22,53 +22,52 @@ function bodyOf({ clientId, lookedOn, look, knownChanges, note, entries }) {
  * The server has a check. Its draft is forgotten, unless more was typed since it was saved: that goes on as a check of its
  * own, neither lost nor sent unasked. Answers whether something goes on.
  */
-export function settle(code, check, changes) {
-  const draft = JSON.parse(localStorage.getItem(keyOf(code)) ?? "null");
-  if (draft?.clientId !== check.clientId) {
+export async function settle(owner, check, changes) {
+  const kept = await stored(check.clientId);
+  if (kept === undefined || kept.owner !== owner) {
     return false;
   }
-  if (JSON.stringify(bodyOf(draft)) === JSON.stringify(check)) {
-    localStorage.removeItem(keyOf(code));
+  await removeDraft(check.clientId);
+  if (JSON.stringify(bodyOf(kept.values)) === JSON.stringify(check)) {
     return false;
   }
-  localStorage.setItem(keyOf(code), JSON.stringify({ ...draft, clientId: crypto.randomUUID(), knownChanges: changes }));
+  await putDraft(owner, kept.code, { ...kept.values, clientId: crypto.randomUUID(), knownChanges: changes });
   return true;
 }
 
-/** The check of one batch. Readings are by piece; each change of them can be taken back. */
+/** The check of one batch by one person. Readings are by piece; each change of them can be taken back. */
 export class Draft {
-  constructor(bench) {
-    this.bench = bench;
-    this.key = keyOf(bench.code);
-    this.steps = [];
-    const kept = JSON.parse(localStorage.getItem(this.key) ?? "null");
-    this.takenUp = kept !== null && Object.keys(kept.entries).length > 0;
-    this.values = this.takenUp ? kept : this.fresh();
+  /** Takes up the last draft that no other tab works on, or begins one. */
+  static async open(bench, owner) {
+    for (const { values } of await draftsOf(owner, bench.code)) {
+      if (Object.keys(values.entries).length > 0 && (await claim(values.clientId))) {
+        return new Draft(bench, owner, values, true);
+      }
+    }
+    const values = fresh(bench);
+    await claim(values.clientId);
+    return new Draft(bench, owner, values, false);
   }
 
-  fresh() {
-    return {
-      clientId: crypto.randomUUID(),
-      lookedOn: this.bench.today,
-      look: this.bench.usualLook,
-      knownChanges: this.bench.changes,
-      note: "",
-      entries: {},
-      at: 0,
-    };
+  constructor(bench, owner, values, takenUp) {
+    this.bench = bench;
+    this.owner = owner;
+    this.values = values;
+    this.takenUp = takenUp;
+    this.steps = [];
   }
 
   keep() {
-    localStorage.setItem(this.key, JSON.stringify(this.values));
+    return putDraft(this.owner, this.bench.code, this.values);
   }
 
   set(name, value) {
     this.values[name] = value;
-    this.keep();
+    return this.keep();
   }
 
   forget() {
-    localStorage.removeItem(this.key);
+    return removeDraft(this.values.clientId);
   }
 
   entry(piece) {
@@ -82,7 +81,7 @@ export class Draft {
   /** Changes some readings as one step; undefined forgets a reading. */
   change(readings) {
     this.steps.push(readings.map(([piece]) => [piece, this.entry(piece)]));
-    this.write(readings);
+    return this.write(readings);
   }
 
   /** Takes the last step back and answers its pieces; null when nothing is left. */
@@ -103,10 +102,22 @@ export class Draft {
         this.values.entries[piece] = entry;
       }
     }
-    this.keep();
+    return this.keep();
   }
 
   body() {
     return bodyOf(this.values);
   }
+}
+
+function fresh(bench) {
+  return {
+    clientId: crypto.randomUUID(),
+    lookedOn: bench.today,
+    look: bench.usualLook,
+    knownChanges: bench.changes,
+    note: "",
+    entries: {},
+    at: 0,
+  };
 }

@@ -4,17 +4,18 @@ import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, unchanged, wo
 import { Sending } from "./sending.js";
 import { Tray } from "./tray.js";
 
-export function start(root) {
-  new Bench(root);
+export async function start(root) {
+  const bench = JSON.parse(root.dataset.bench);
+  new Bench(root, bench, await Draft.open(bench, document.body.dataset.owner));
 }
 
 const next = (list, now) => list[(list.indexOf(now) + 1) % list.length];
 
 class Bench {
-  constructor(root) {
+  constructor(root, bench, draft) {
     this.root = root;
-    this.bench = JSON.parse(root.dataset.bench);
-    this.draft = new Draft(this.bench);
+    this.bench = bench;
+    this.draft = draft;
     this.asks = null;
     this.digits = "";
     this.last = null;
@@ -167,12 +168,12 @@ class Bench {
         return true;
       }
     }
-    const deed = this.deeds[key];
-    deed?.();
-    return deed !== undefined;
+    const action = this.actions[key];
+    action?.();
+    return action !== undefined;
   }
 
-  deeds = {
+  actions = {
     0: () => this.setState("NONE"),
     1: () => this.setState("FIRST_SIGN"),
     2: () => this.setState("READY"),

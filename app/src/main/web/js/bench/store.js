@@ -1,0 +1,75 @@
+// What waits in this browser: checks being typed, and checks that the server does not have yet. Each belongs to one person of one
+// nursery. On a tablet that several share nobody sends, sees or overwrites what is another's.
+import { openDB } from "../vendor/idb.js";
+
+const NAME = "vivarium";
+let opened;
+
+const db = () =>
+  (opened ??= openDB(NAME, 1, {
+    upgrade(database) {
+      const drafts = database.createObjectStore("drafts", { keyPath: "clientId" });
+      drafts.createIndex("of", ["owner", "code"]);
+      const checks = database.createObjectStore("checks", { keyPath: "clientId" });
+      checks.createIndex("owner", "owner");
+    },
+  }));
+
+/** Drafts of an owner for a batch, the last written first. */
+export async function draftsOf(owner, code) {
+  const found = await (await db()).getAllFromIndex("drafts", "of", [owner, code]);
+  return found.sort((a, b) => b.at - a.at);
+}
+
+export const draft = async (clientId) => (await db()).get("drafts", clientId);
+
+/** Keeps a draft: what was typed by whom for which batch, and when. */
+export async function putDraft(owner, code, values) {
+  await (await db()).put("drafts", { clientId: values.clientId, owner, code, at: Date.now(), values });
+}
+
+export async function removeDraft(clientId) {
+  await (await db()).delete("drafts", clientId);
+}
+
+/** Checks of an owner that wait, the first saved first. */
+export async function checksOf(owner) {
+  const found = await (await db()).getAllFromIndex("checks", "owner", owner);
+  return found.sort((a, b) => a.since - b.since);
+}
+
+/** How many checks of others wait here; of whom is not told. */
+export async function countOfOthers(owner) {
+  return (await (await db()).getAll("checks")).filter((c) => c.owner !== owner).length;
+}
+
+/** Keeps a check until the server has it. */
+export async function putCheck(item) {
+  await (await db()).put("checks", { clientId: item.check.clientId, since: Date.now(), aside: false, ...item });
+}
+
+export async function removeCheck(clientId) {
+  await (await db()).delete("checks", clientId);
+}
+
+/** What an earlier version kept, of which nobody knows whose it was: put aside, for the person who is here to decide. */
+export async function adoptOld(owner, storage) {
+  const old = JSON.parse(storage.getItem("vivarium.outbox") ?? "[]");
+  for (const { code, check } of old) {
+    await putCheck({ owner, code, check, aside: true, fromBefore: true });
+  }
+  storage.removeItem("vivarium.outbox");
+  for (const key of Object.keys(storage).filter((k) => k.startsWith("vivarium.check."))) {
+    const values = JSON.parse(storage.getItem(key));
+    await putDraft(owner, key.slice("vivarium.check.".length), values);
+    storage.removeItem(key);
+  }
+}
+
+/** Forgets that the database was opened; for tests alone. */
+export async function close() {
+  if (opened) {
+    (await opened).close();
+    opened = undefined;
+  }
+}

@@ -1,0 +1,27 @@
+// Where the built scripts stand, and a browser's database in memory.
+import "fake-indexeddb/auto";
+import { webcrypto } from "node:crypto";
+import { pathToFileURL } from "node:url";
+import path from "node:path";
+
+// Older Nodes have it only as a module.
+globalThis.crypto ??= webcrypto;
+
+export const load = (name) => import(pathToFileURL(path.resolve(process.env.VIVARIUM_JS, "js", name)).href);
+
+/** A bench of so many cells, with what the protocol of a plug tray tells by roots. */
+export const bench = (cells = 12) => ({
+  code: "26w47-B",
+  columns: 4,
+  today: "2026-06-15",
+  stuckOn: "2026-05-01",
+  usualLook: "LIFTED",
+  changes: 3,
+  hasFirstSign: true,
+  firstSignByRoots: true,
+  readyByRoots: true,
+  firstSignMm: 1,
+  readyMm: 20,
+  causes: [{ key: "r", code: "ROT", word: "rot" }],
+  cells: Array.from({ length: cells }, (_, i) => ({ piece: i + 1, state: "NONE", leafy: false, potted: false })),
+});
