@@ -14,6 +14,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 public class Assets implements WebMvcConfigurer {
 
+    /** The version of assets that are being worked on, and may be different at every load. */
+    private static final String CHANGING = "dev";
+
     private final String version;
 
     Assets(@Value("${vivarium.assets}") String version) {
@@ -30,7 +33,9 @@ public class Assets implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/" + version + "/**")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(
-                        CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+                        version.equals(CHANGING)
+                                ? CacheControl.noCache()
+                                : CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
         registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/static/");
         registry.addResourceHandler("/worker.js")
                 .addResourceLocations("classpath:/static/")

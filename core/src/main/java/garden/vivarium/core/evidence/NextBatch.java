@@ -5,8 +5,8 @@ import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * The rate of one batch still to come, as Beta(a, b) by matching mean and variance: a = m(m(1−m)/v − 1). Section 3 of the
- * design's science page, "the next batch".
+ * The rate of one batch still to come, as Beta(a, b) by matching mean and variance: a = m(m(1−m)/v − 1), 0 &lt; v &lt; m(1−m). See
+ * “The next batch” in docs/science.md.
  *
  * @param a above 0
  * @param b above 0

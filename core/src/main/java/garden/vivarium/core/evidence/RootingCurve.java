@@ -9,8 +9,8 @@ import java.util.Optional;
 /**
  * Share of all pieces stuck that reached a milestone by day t, with losses and pending pieces done right: the
  * non-parametric maximum likelihood estimate of the cumulative incidence of "reached" and of "lost" when times are known
- * only to lie between two looks (Turnbull 1976; Hudgens, Satten and Longini 2001 for competing causes). Section 2 of the
- * design's science page.
+ * only to lie between two looks (Turnbull 1976; Hudgens, Satten and Longini 2001 for competing causes). See “The curve” in
+ * docs/science.md.
  *
  * <p>Between the ends of an interval the estimate is not determined; {@link #atMost} and {@link #atLeast} bracket it.
  */

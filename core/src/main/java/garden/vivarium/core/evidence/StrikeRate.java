@@ -9,7 +9,7 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
 /**
  * The mean strike rate of a way, as a Beta distribution, with what is borrowed from the guide and from neighbouring ways.
  * The guide's rate counts as four pieces. A batch of n counts as n ÷ (1 + (n−1)ρ) pieces. A level that has batches adds
- * them and hands its mean on to the next at strength s ÷ (1 + s/10), s = α + β. Section 3 of the design's science page.
+ * them and hands its mean on to the next at strength s ÷ (1 + s/10), s = α + β. See “Strike rate, borrowed” in docs/science.md.
  *
  * @param alpha above 0
  * @param beta above 0

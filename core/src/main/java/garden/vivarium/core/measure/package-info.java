@@ -1,2 +1,2 @@
-/** Bench arithmetic: pots, mixes and what a batch needs. Section 9 of the design's science page. */
+/** Bench arithmetic: pots, mixes and what a batch needs. See “Stock, seasons and bench arithmetic” in docs/science.md. */
 package garden.vivarium.core.measure;

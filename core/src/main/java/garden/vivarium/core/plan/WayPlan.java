@@ -12,7 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The answer to an aim by one way: how many to take when starting on a day, the chance, the last safe day to start, and
- * what to expect. Section 5 of the design's science page.
+ * what to expect. See “How many to take” in docs/science.md.
  */
 public final class WayPlan {
 

@@ -1,0 +1,250 @@
+package garden.vivarium.app.walk;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.PieceState;
+import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * A nursery of 1,000,000 pieces in 18,000 batches, 400 of them running, at the server: how long each main page takes, the first
+ * page after a look, and the save of a check of 104 cells; heap and bytes sent. Printed, not asserted.
+ */
+@OnDatabase
+@EnabledIfSystemProperty(named = "vivarium.bench", matches = "scale")
+class ScaleBench {
+
+    private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);
+    private static final int FINISHED = 17_600;
+    private static final int RUNNING = 400;
+    private static final int PIECES = 56;
+    private static final int ROWS = 8;
+    private static final int COLUMNS = 13;
+    private static final int PLANTS = 120;
+    private static final int AT_ONCE = 400;
+    private static final int RUNS = 21;
+    private static final List<String> WAYS =
+            List.of("tip-in-plugs", "tip-in-water", "tip-in-perlite", "tip-in-coir", "tip-in-sand");
+
+    @Autowired
+    private MockMvc pages;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private OldBatches oldBatches;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Guide guide;
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    @Autowired
+    private EntityManager entities;
+
+    private final Random random = new Random(18);
+    private List<Protocol> ways;
+    private List<StockPlantView> parents;
+
+    @Test
+    void aMillionPieces() throws Exception {
+        Nurseries.Made nursery = Nurseries.make(people);
+        ways = WAYS.stream().flatMap(w -> guide.protocol(w).stream()).toList();
+        long start = System.nanoTime();
+        List<String> running = current.workingFor(nursery.id(), this::fill);
+        System.out.printf(
+                Locale.ROOT,
+                "filled with %,d pieces in %,d batches, %d running, in %.0f s%n",
+                (long) FINISHED * PIECES + (long) RUNNING * ROWS * COLUMNS,
+                FINISHED + RUNNING,
+                RUNNING,
+                (System.nanoTime() - start) / 1e9);
+        SignedIn grower = new SignedIn(UUID.randomUUID(), nursery.id(), nursery.signIn(), "Grower", "");
+        UUID parent = parents.get(0).id();
+        first(grower, "/technique", "the very first /technique");
+        for (String page : List.of(
+                "/round",
+                "/benches",
+                "/batches/" + running.get(0),
+                "/batches/" + running.get(0) + "/check",
+                "/plan?stock=" + parent + "&wanted=24&due=2026-09-15&sure=90",
+                "/promises",
+                "/plan/space",
+                "/plan/materials",
+                "/plan/outcomes",
+                "/stock",
+                "/stock/" + parent,
+                "/stock/" + parent + "/family",
+                "/technique",
+                "/find/list?q=plant",
+                "/shed")) {
+            time(grower, page);
+        }
+        save(nursery, running);
+        current.workingFor(nursery.id(), () -> batches.lookUnchanged(running.get(5), TODAY));
+        first(grower, "/technique", "/technique after a look");
+        current.workingFor(nursery.id(), () -> batches.lookUnchanged(running.get(6), TODAY));
+        first(grower, "/round", "/round after a look");
+        System.gc();
+        Runtime runtime = Runtime.getRuntime();
+        System.out.printf(
+                Locale.ROOT,
+                "heap in use %,d MB%n",
+                (runtime.totalMemory() - runtime.freeMemory()) / 1_000_000);
+    }
+
+    private List<String> fill() {
+        parents = IntStream.rangeClosed(1, PLANTS)
+                .mapToObj(i -> Growing.stockPlant(stock, "Plant " + i))
+                .toList();
+        for (int from = 0; from < FINISHED; from += AT_ONCE) {
+            int to = Math.min(FINISHED, from + AT_ONCE);
+            int begin = from;
+            transaction.executeWithoutResult(t -> {
+                IntStream.range(begin, to).forEach(this::finished);
+                entities.flush();
+                entities.clear();
+            });
+        }
+        List<String> codes = new ArrayList<>();
+        for (int i = 0; i < RUNNING; i++) {
+            int age = 5 + i % 40;
+            codes.add(transaction.execute(t -> running(age)).code());
+        }
+        return codes;
+    }
+
+    private void finished(int i) {
+        Protocol way = ways.get(i % ways.size());
+        LocalDate stuck = TODAY.minusDays(120 + random.nextInt(3500));
+        int ready = (int) Math.round(PIECES * Math.min(0.98, Math.max(0.1, 0.72 + 0.16 * random.nextGaussian())));
+        List<LookCommand> looks = List.of(
+                Growing.count(stuck.plusDays(14), ready / 4, 1),
+                Growing.count(stuck.plusDays(28), 3 * ready / 4, 2),
+                Growing.count(stuck.plusDays(56), ready, PIECES - ready));
+        oldBatches.make(batch(way, parents.get(i % PLANTS), stuck).made(), looks, true);
+    }
+
+    private BatchView running(int age) {
+        LocalDate stuck = TODAY.minusDays(age);
+        NewBatch tray = NewBatch.by(ways.get(0))
+                .of(
+                        parents.get(age % PLANTS).plant(),
+                        parents.get(age % PLANTS).id(),
+                        parents.get(0).place().id())
+                .taken(stuck, ROWS * COLUMNS)
+                .stuck(stuck, ROWS * COLUMNS)
+                .inTray(ROWS, COLUMNS)
+                .made();
+        BatchView made = oldBatches.make(tray, List.of(), false);
+        return age < 14 ? made : oldBatches.addLooks(made.code(), List.of(pieces(TODAY.minusDays(age - 12L), 20)), false);
+    }
+
+    private static NewBatch.Draft batch(Protocol way, StockPlantView parent, LocalDate day) {
+        return NewBatch.by(way)
+                .of(parent.plant(), parent.id(), parent.place().id())
+                .taken(day, PIECES)
+                .stuck(day, PIECES);
+    }
+
+    private static LookCommand pieces(LocalDate day, int firstSign) {
+        PieceState[] states = new PieceState[ROWS * COLUMNS];
+        Arrays.fill(states, PieceState.NONE);
+        Arrays.fill(states, 0, firstSign, PieceState.FIRST_SIGN);
+        return Growing.pieces(day, states);
+    }
+
+    private void save(Nurseries.Made nursery, List<String> running) {
+        double[] ms = new double[RUNS];
+        for (int run = 0; run < RUNS; run++) {
+            String code = running.get(20 + run);
+            long from = System.nanoTime();
+            current.workingFor(nursery.id(), () -> batches.look(code, pieces(TODAY, 40)));
+            ms[run] = (System.nanoTime() - from) / 1e6;
+        }
+        print("save of a check of 104 cells", ms, 0);
+    }
+
+    private void first(SignedIn grower, String page, String words) throws Exception {
+        long from = System.nanoTime();
+        open(grower, page);
+        System.out.printf(Locale.ROOT, "%-40s %7.0f ms%n", words, (System.nanoTime() - from) / 1e6);
+    }
+
+    private void time(SignedIn grower, String page) throws Exception {
+        double[] ms = new double[RUNS];
+        int bytes = 0;
+        for (int run = 0; run < RUNS; run++) {
+            long from = System.nanoTime();
+            bytes = open(grower, page).getContentAsByteArray().length;
+            ms[run] = (System.nanoTime() - from) / 1e6;
+        }
+        print(
+                page.replaceAll("\\?.*", "")
+                        .replaceAll("[0-9a-f-]{36}", "ID")
+                        .replaceAll("\\d\\dw\\d\\d-\\w+", "CODE"),
+                ms,
+                bytes);
+    }
+
+    private MockHttpServletResponse open(SignedIn grower, String page) throws Exception {
+        MockHttpServletResponse answer = pages.perform(MockMvcRequestBuilders.get(page)
+                        .with(SecurityMockMvcRequestPostProcessors.user(grower)))
+                .andReturn()
+                .getResponse();
+        if (answer.getStatus() != 200) {
+            throw new IllegalStateException(page + " answered " + answer.getStatus());
+        }
+        return answer;
+    }
+
+    private static void print(String what, double[] ms, int bytes) {
+        Arrays.sort(ms);
+        System.out.printf(
+                Locale.ROOT,
+                "%-40s median %7.0f ms   95%% %7.0f ms%s%n",
+                what,
+                ms[RUNS / 2],
+                ms[(int) Math.ceil(0.95 * RUNS) - 1],
+                bytes == 0 ? "" : String.format(Locale.ROOT, "   %,9d bytes", bytes));
+    }
+}
