@@ -35,7 +35,9 @@ public class Assets implements WebMvcConfigurer {
                 .setCacheControl(
                         version.equals(CHANGING)
                                 ? CacheControl.noCache()
-                                : CacheControl.maxAge(365, TimeUnit.DAYS).cachePublic().immutable());
+                                : CacheControl.maxAge(365, TimeUnit.DAYS)
+                                        .cachePublic()
+                                        .immutable());
         registry.addResourceHandler("/favicon.svg").addResourceLocations("classpath:/static/");
         registry.addResourceHandler("/worker.js")
                 .addResourceLocations("classpath:/static/")

@@ -197,6 +197,11 @@ class BatchesTest {
         assertThat(find(batch).closedOn()).isNull();
 
         UUID move = in(() -> sheets.of(batch.code()).pottings().get(0).id());
+        assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), move, TODAY, 11)))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("give 0 to 10");
+        assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), move, TODAY, -1)))
+                .isInstanceOf(InvalidField.class);
         in(() -> batches.settle(batch.code(), move, TODAY, 9));
         assertThat(find(batch).settled()).isEqualTo(9);
         assertThat(find(batch).closedOn()).isNotNull();

@@ -42,6 +42,9 @@ class CareBookTest extends AtANursery {
         assertThat(due).extracting(CareView::what).containsExactly("treated, 1 of 2");
         run(() -> care.done(due.get(0).id()));
         assertThat(in(() -> care.due(TODAY))).isEmpty();
+        assertThat(in(() -> care.asking(TODAY.plusDays(60))))
+                .as("nothing is asked after the first of a course")
+                .isEmpty();
         CareView second = in(() -> care.due(TODAY.plusDays(9))).get(0);
         run(() -> care.done(second.id()));
         assertThat(in(() -> care.asking(TODAY.plusDays(18)))).isEmpty();

@@ -349,4 +349,18 @@ class RecordsTest {
     private <T> T in(Supplier<T> work) {
         return current.workingFor(nursery, work);
     }
+
+    @Test
+    void fewerTakenThanStuckIsNamed() {
+        Preview preview = in(() -> records.preview("history", "few.csv", """
+                batch,plant,group,method,medium,taken_on,taken,stuck_on,stuck,looked_on,ready,lost
+                B1,Fuchsia,soft,tip cutting,water,2025-04-28,19,2025-05-01,20,2025-05-08,0,0
+                B2,Fuchsia,soft,tip cutting,water,2025-04-28,20,2025-05-01,20,2025-05-08,0,0
+                """));
+        assertThat(preview.faults()).singleElement().satisfies(f -> {
+            assertThat(f.line()).isEqualTo(2);
+            assertThat(f.column()).isEqualTo("taken");
+            assertThat(f.fault()).isEqualTo("19 taken are fewer than 20 stuck.");
+        });
+    }
 }

@@ -58,4 +58,31 @@ class SplitTest extends AtANursery {
                 later,
                 null);
     }
+
+    @Test
+    void aPlanThatAnotherStandsForIsDropped() {
+        PlanView old = in(() ->
+                plans.commit(new Plans.Request(fuchsia.id(), "tip-in-plugs", TODAY, TODAY.plusDays(120)).of(20, 90)));
+        PlanForm changed = new PlanForm(
+                fuchsia.id(),
+                12,
+                1,
+                TODAY.plusDays(110),
+                80,
+                TODAY,
+                "tip-in-water",
+                null,
+                null,
+                null,
+                null,
+                null,
+                old.id());
+        PlanView now = in(() -> plans.commit(changed));
+
+        assertThat(in(() -> plans.find(old.id())).state()).isEqualTo(PlanState.DROPPED);
+        assertThat(in(plans::waiting)).extracting(PlanView::id).containsExactly(now.id());
+        assertThatThrownBy(() -> in(() -> plans.commit(changed)))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("no longer waiting");
+    }
 }

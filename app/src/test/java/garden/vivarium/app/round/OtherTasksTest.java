@@ -1,6 +1,7 @@
 package garden.vivarium.app.round;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
@@ -90,5 +91,24 @@ class ErrandsTest extends AtANursery {
         return in(() -> otherTasks.of(TODAY, stock.all())).stream()
                 .map(OtherTask::verb)
                 .toList();
+    }
+
+    @Test
+    void aTreatmentIsPressingFromTheFourthDayOn() {
+        for (int days : new int[] {3, 4}) {
+            run(() -> care.course(
+                    new Subject(
+                            Subject.Kind.STOCK,
+                            fuchsia.id(),
+                            fuchsia.code(),
+                            fuchsia.place().id()),
+                    "treated %d days late".formatted(days),
+                    "mealybug",
+                    List.of(TODAY.minusDays(days)),
+                    TODAY.plusDays(30)));
+        }
+        assertThat(in(() -> otherTasks.of(TODAY, stock.all())))
+                .extracting(t -> t.what().replaceAll(", .*", ""), OtherTask::pressing)
+                .containsExactlyInAnyOrder(tuple("treated 3 days late", false), tuple("treated 4 days late", true));
     }
 }

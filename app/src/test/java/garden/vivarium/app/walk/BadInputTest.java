@@ -38,6 +38,10 @@ class BadInputTest extends AtThePages {
         browser.open("/plan?stock=" + plant.id() + "&" + aim);
 
         assertThat(browser.texts(".error")).anySatisfy(e -> assertThat(e).contains(words));
+        assertThat(browser.script("return [...document.querySelectorAll('.error')].filter(e => e.id"
+                        + " && !document.querySelector(`[aria-describedby='${e.id}']`)).map(e => e.id).join()"))
+                .as("every error is tied to its field")
+                .isEqualTo("");
         assertThat(browser.count("section[aria-labelledby=answer]")).isZero();
     }
 

@@ -267,4 +267,40 @@ class NurseryRecordTest {
                 Tallies.of(Map.of(Interval.reached(7, 14), (long) kept, Interval.lost(14, 21), (long) of - kept)),
                 Tallies.of(Map.of(Interval.reached(14, 21), (long) kept, Interval.lost(14, 21), (long) of - kept)));
     }
+
+    @Test
+    void nothingThatWasKeptOfAnOlderRecordIsServedForAnother() {
+        List<Way> ways = List.of(WAY, OTHER_MEDIUM, SAME_GROUP, OTHER_GROUP, STRANGER);
+        List<SeasonFactors> seasons = List.of(SeasonFactors.IN_SEASON, new SeasonFactors(1.5, 0.6));
+        List<WayBatch> batches = new ArrayList<>();
+        IntStream.range(0, 20).forEach(i -> batches.add(finished(ways.get(i % 4), 5 + i % 8, 14)));
+        NurseryRecord record = NurseryRecord.of(batches, w -> GUIDE);
+        for (int step = 0; step < 6; step++) {
+            // All that is kept is asked for, then one batch changes.
+            answers(record, ways, seasons);
+            batches.set(step, finished(ways.get(step % 4), 13 - step, 14));
+            record = record.updated(batches);
+
+            assertThat(answers(record, ways, seasons))
+                    .as("step %d", step)
+                    .isEqualTo(answers(NurseryRecord.of(batches, w -> GUIDE), ways, seasons));
+        }
+    }
+
+    private static List<Object> answers(NurseryRecord record, List<Way> ways, List<SeasonFactors> seasons) {
+        List<Object> answers = new ArrayList<>(List.of(record.spread(), record.speed(), record.isYoung()));
+        for (Way way : ways) {
+            for (SeasonFactors season : seasons) {
+                answers.add(record.strike(way, season));
+                answers.add(record.finishedStrike(way, season));
+                answers.add(record.firstSignRate(way, season));
+                answers.add(record.ready(way, season));
+                answers.add(record.firstSign(way, season));
+                answers.add(record.prior(way, season).rate());
+                answers.add(record.prior(way, season).time());
+                answers.add(record.prior(way, season).shown().by(24));
+            }
+        }
+        return answers;
+    }
 }

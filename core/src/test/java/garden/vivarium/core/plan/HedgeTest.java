@@ -110,4 +110,14 @@ class HedgeTest {
                 OutputRatio.one(),
                 perPot);
     }
+
+    @Test
+    void theFirstShareIsWhatItGivesOfWhatBothGive() {
+        Hedge hedge = Hedge.best(GOOD, POORER, 24, 0.9, 500).orElseThrow();
+        double first = GOOD.supply(hedge.first()).mean();
+        double second = POORER.supply(hedge.second()).mean();
+
+        assertThat(hedge.enoughOfFirst()).isCloseTo(first / (first + second), within(1e-9));
+        assertThat(hedge.enoughOfFirst()).isBetween(0.3, 0.99);
+    }
 }

@@ -293,4 +293,28 @@ class WayPlanTest {
     private static Aim aim(int wanted, int perPot, LocalDate due, double confidence) {
         return new Aim(wanted, perPot, due, confidence);
     }
+
+    @Test
+    void stockThatNobodyCountedIsTakenToBearTwiceWhatWouldDoWithAllTheTime() {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.1);
+        Aim aim = aim(24, 1, APRIL.plusDays(75), 0.9);
+        WayPlan plan = WayPlan.of(outlook, aim, NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
+        int least = TakeCount.least(outlook.readyInTheEnd(NORTHERN_HOUSE, APRIL), outlook.output(), 24, 0.9)
+                .orElseThrow()
+                .pieces();
+
+        assertThat(plan.piecesAtMost()).isEqualTo(2 * least);
+        LocalDate last = plan.lastSafeStart().orElseThrow();
+        assertThat(plan.chance(last, 2 * least)).isGreaterThanOrEqualTo(0.9);
+        assertThat(plan.chance(last.plusDays(1), 2 * least)).as("a day later").isLessThan(0.9);
+    }
+
+    @Test
+    void aDayAfterTheLastSafeStartTheChanceIsTooSmall() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+        LocalDate last = plan.lastSafeStart().orElseThrow();
+
+        assertThat(plan.chance(last, 80)).isGreaterThanOrEqualTo(0.9);
+        assertThat(plan.chance(last.plusDays(1), 80)).isLessThan(0.9);
+    }
 }

@@ -80,4 +80,12 @@ class CodesAndSeasonsTest {
         assertThat(LookKind.of("Wall")).isEqualTo(LookKind.WALL);
         assertThatThrownBy(() -> LookKind.of("sniff")).hasMessageContaining("above, wall, tug or lifted");
     }
+
+    @ParameterizedTest
+    @CsvSource({"ABOVE, false, true", "WALL, true, true", "TUG, true, true", "LIFTED, true, true"})
+    void whatALookCanKnow(LookKind look, boolean roots, boolean shoots) {
+        assertThat(look.canKnow(Sign.ROOT)).isEqualTo(roots);
+        assertThat(look.canKnow(Sign.SHOOT)).isEqualTo(shoots);
+        assertThat(LookKind.of(look.code())).isEqualTo(look);
+    }
 }

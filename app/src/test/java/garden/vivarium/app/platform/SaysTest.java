@@ -1,0 +1,56 @@
+package garden.vivarium.app.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** How days and numbers are said. */
+class SaysTest {
+
+    private final Today today = mock(Today.class);
+    private final Says says = new Says(today);
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0%",
+        "0.0001, under 1%",
+        "0.0049, under 1%",
+        "0.005, 1%",
+        "0.0149, 1%",
+        "0.125, 13%",
+        "0.995, 100%",
+        "0.9951, over 99%",
+        "0.99999, over 99%",
+        "1, 100%"
+    })
+    void percentagesNeverSayWhatIsNeitherSureNorImpossible(double share, String words) {
+        assertThat(says.percent(share)).isEqualTo(words);
+    }
+
+    @Test
+    void numbersReadTheSameOnAnyMachine() {
+        assertThat(says.number(12_345)).isEqualTo("12,345");
+        assertThat(says.amount(1234.5)).isEqualTo("1,234.5");
+        assertThat(says.amount(6)).isEqualTo("6");
+        assertThat(says.amount(6.254)).isEqualTo("6.25");
+        assertThat(says.count(1, "piece", "pieces")).isEqualTo("1 piece");
+        assertThat(says.count(2000, "piece", "pieces")).isEqualTo("2,000 pieces");
+    }
+
+    @Test
+    void daysAreSaidWithTheYearWhereItIsFarAway() {
+        when(today.date()).thenReturn(LocalDate.of(2026, 11, 26));
+        assertThat(says.day(LocalDate.of(2026, 11, 24))).isEqualTo("Tue 24 Nov");
+        assertThat(says.day(LocalDate.of(2027, 5, 28))).isEqualTo("Fri 28 May");
+        assertThat(says.day(LocalDate.of(2027, 5, 29))).isEqualTo("Sat 29 May 2027");
+        assertThat(says.day(LocalDate.of(2026, 9, 1))).isEqualTo("Tue 1 Sep");
+        assertThat(says.away(LocalDate.of(2026, 11, 26))).isEqualTo("today");
+        assertThat(says.away(LocalDate.of(2026, 11, 25))).isEqualTo("1 day ago");
+        assertThat(says.away(LocalDate.of(2026, 11, 29))).isEqualTo("in 3 days");
+    }
+}
