@@ -137,7 +137,7 @@ class SpeedBench {
         }
         Function<Way, GuideFigures> figures = w -> guide.nearest(w.method(), w.medium(), w.group())
                 .map(p -> new GuideFigures(
-                        p.rate(),
+                        p.figures().rate(),
                         p.firstSign().map(Protocol.Test::days),
                         p.ready().days()))
                 .orElseThrow();

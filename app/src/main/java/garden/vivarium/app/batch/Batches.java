@@ -193,7 +193,7 @@ public class Batches {
     public BatchView separate(String code, LocalDate day, int youngPlants, int spent) {
         Batch batch = batch(code);
         int able = batch.view().readyToMove();
-        if (protocolOf(batch).flatMap(Protocol::inTurn).isEmpty()) {
+        if (protocolOf(batch).flatMap(p -> p.course().inTurn()).isEmpty()) {
             throw new InvalidField("youngPlants", "Pieces of %s are moved whole; move them instead.".formatted(code));
         }
         if (able == 0) {
@@ -326,7 +326,7 @@ public class Batches {
                 LookCommand.ofCounts(
                         UUID.randomUUID(),
                         day,
-                        protocolOf(batch).map(p -> p.looks().kind()).orElse(LookKind.LIFTED),
+                        protocolOf(batch).map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED),
                         new LookCommand.Counted(firstSign, counts.ready(), counts.lost(), counts.sent(), null),
                         "nothing changed",
                         null));

@@ -35,7 +35,7 @@ public record HowDone(
                 protocol.version(),
                 protocol.method(),
                 protocol.medium(),
-                String.join(";", protocol.treatment()),
+                String.join(";", protocol.technique().treatment()),
                 null);
     }
 

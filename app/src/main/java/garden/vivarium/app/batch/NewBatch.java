@@ -49,7 +49,7 @@ public record NewBatch(
         private Draft(Protocol protocol) {
             this.protocol = protocol;
             this.done = HowDone.as(protocol);
-            this.vessel = Vessel.loose(protocol.vessel().words());
+            this.vessel = Vessel.loose(protocol.placing().vessel().words());
         }
 
         /** Of what it is and where it will stand; {@code stockPlant} is null where that is not known. */
@@ -114,9 +114,9 @@ public record NewBatch(
         public NewBatch made() {
             Material material = new Material(
                     measured ? StockState.GROWING : null,
-                    protocol.piece().kind(),
-                    measured ? protocol.piece().lengthMm().orElse(null) : null,
-                    measured ? protocol.piece().nodes().orElse(null) : null,
+                    protocol.material().piece().kind(),
+                    measured ? protocol.material().piece().lengthMm().orElse(null) : null,
+                    measured ? protocol.material().piece().nodes().orElse(null) : null,
                     protocol.firstSign().isEmpty());
             return new NewBatch(plant, origin, placeId, done, taking, vessel, material, guess);
         }

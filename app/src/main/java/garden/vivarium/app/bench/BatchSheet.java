@@ -35,6 +35,6 @@ public record BatchSheet(
 
     /** How such a batch is usually looked at. */
     LookKind usualLook() {
-        return protocol.map(p -> p.looks().kind()).orElse(LookKind.LIFTED);
+        return protocol.map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED);
     }
 }

@@ -92,7 +92,7 @@ class TaskFinder {
         }
         if (b.readyToMove() > 0 && !lookup.method(b.method()).pottedOnDay0()) {
             tasks.add(protocolOf(b)
-                    .flatMap(Protocol::inTurn)
+                    .flatMap(p -> p.course().inTurn())
                     .map(days -> separate(k, days))
                     .orElseGet(() -> move(b)));
         }
@@ -226,7 +226,7 @@ class TaskFinder {
     }
 
     private Task move(BatchView b) {
-        int limit = protocolOf(b).map(Protocol::tooLong).orElse(USUAL_LIMIT);
+        int limit = protocolOf(b).map(p -> p.course().tooLong()).orElse(USUAL_LIMIT);
         LocalDate by = b.earliestReady().plusDays(limit);
         boolean late = today.date().isAfter(by);
         return new Task(
@@ -268,7 +268,7 @@ class TaskFinder {
 
     private Task look(BatchFacts k) {
         BatchView b = k.batch();
-        Protocol.Looks looks = protocolOf(b).map(Protocol::looks).orElse(USUAL_LOOKS);
+        Protocol.Looks looks = protocolOf(b).map(p -> p.course().looks()).orElse(USUAL_LOOKS);
         double slower = b.season().slower();
         int first = (int) Math.round(looks.first() * slower);
         int age = b.age(today.date());

@@ -69,7 +69,7 @@ class DemoBatches {
     /** Makes the batch, with all that became of it up to today. */
     BatchView make(Planned p, StockPlantView parent, PlaceView place, RandomDataGenerator random) {
         LocalDate stuckOn = today.date().minusDays(p.age());
-        int wait = p.protocol().callus().map(Protocol.Callus::usual).orElse(0);
+        int wait = p.protocol().wound().callus().map(Protocol.Callus::usual).orElse(0);
         int taken = p.ways().stuck() + (wait > 0 ? 1 : 0);
         stock.cut(parent.id(), taken, stuckOn.minusDays(wait), false);
         NewBatch wanted = wanted(p, parent, place, stuckOn.minusDays(wait), taken, stuckOn);
@@ -92,7 +92,7 @@ class DemoBatches {
         if (p.age() % GUESSED_EVERY == 0 && p.protocol().clockStage().isEmpty()) {
             // Growers hope: most guess some more than strikes, and some days they are slow or quick.
             int hoped = p.ways().stuck() * (84 + p.age() % 13) / 100;
-            int minutes = p.protocol().minutesPerTen() * p.ways().stuck() * (80 + p.age() % 41) / 1000;
+            int minutes = p.protocol().figures().minutesPerTen() * p.ways().stuck() * (80 + p.age() % 41) / 1000;
             draft.guessed(hoped, Math.max(1, minutes));
         }
         if (p.ways().treatment() != null) {
@@ -143,8 +143,8 @@ class DemoBatches {
     private List<LookCommand> looks(
             Planned p, PlaceView place, LocalDate begin, boolean byPiece, RandomDataGenerator random) {
         Protocol protocol = p.protocol();
-        double slow = p.speed() * protocol.season().slowing(begin, place.climate(), Hemisphere.NORTH);
-        double poor = protocol.season().thinning(begin, place.climate(), Hemisphere.NORTH);
+        double slow = p.speed() * protocol.material().season().slowing(begin, place.climate(), Hemisphere.NORTH);
+        double poor = protocol.material().season().thinning(begin, place.climate(), Hemisphere.NORTH);
         SimulatedBatch truth = SimulatedBatch.draw(
                 new TrueRates(
                         p.rate() * poor,
@@ -157,10 +157,10 @@ class DemoBatches {
                 random);
         int old = (int) (today.date().toEpochDay() - begin.toEpochDay());
         int last = p.past() ? (int) Math.min(old, protocol.ready().days().d90() * slow * 1.35) : old;
-        int least = protocol.looks().least();
-        int most = Math.max(least + 1, protocol.looks().most());
+        int least = protocol.course().looks().least();
+        int most = Math.max(least + 1, protocol.course().looks().most());
         List<LookCommand> looks = new ArrayList<>();
-        int day = protocol.looks().first() + random.nextInt(0, 3);
+        int day = protocol.course().looks().first() + random.nextInt(0, 3);
         while (day < last) {
             looks.add(
                     byPiece
@@ -181,7 +181,7 @@ class DemoBatches {
     /** What was to be done or seen in between was done on its day. */
     private void stages(BatchView batch, Protocol protocol) {
         LocalDate since = batch.dayZero();
-        for (Protocol.Stage stage : protocol.stages()) {
+        for (Protocol.Stage stage : protocol.course().stages()) {
             if (!stage.startsClock()) {
                 since = since.plusDays(stage.after()
                         .orElseGet(() ->
@@ -196,7 +196,7 @@ class DemoBatches {
 
     private void moveHalf(BatchView b, Protocol protocol) {
         int moving = b.readyToMove() / 2;
-        if (protocol.inTurn().isPresent()) {
+        if (protocol.course().inTurn().isPresent()) {
             batches.separate(b.code(), b.lastLook(), youngPlants(protocol, moving), 0);
         } else {
             batches.move(b.code(), b.lastLook(), moving, moving);
@@ -211,7 +211,7 @@ class DemoBatches {
             return;
         }
         int made = youngPlants(protocol, ready);
-        if (protocol.inTurn().isPresent()) {
+        if (protocol.course().inTurn().isPresent()) {
             batches.separate(b.code(), day, made, ready);
         } else {
             batches.move(b.code(), day, ready, made);
@@ -223,14 +223,14 @@ class DemoBatches {
     }
 
     private static int youngPlants(Protocol protocol, int pieces) {
-        return (int) Math.max(1, Math.round(pieces * protocol.output().mean()));
+        return (int) Math.max(1, Math.round(pieces * protocol.figures().output().mean()));
     }
 
     private static LookCommand byCount(LocalDate day, SimulatedBatch.Seen seen, Protocol protocol) {
         return LookCommand.ofCounts(
                 UUID.randomUUID(),
                 day,
-                protocol.looks().kind(),
+                protocol.course().looks().kind(),
                 new LookCommand.Counted(
                         protocol.firstSign().isPresent() ? seen.firstSign() : null, seen.ready(), seen.lost(), 0, null),
                 null,
@@ -243,7 +243,7 @@ class DemoBatches {
             PieceState state = states.get(i);
             seen.add(new LookCommand.Seen(
                     i + 1,
-                    protocol.looks().kind(),
+                    protocol.course().looks().kind(),
                     state,
                     state == PieceState.LOST ? (i % 3 == 0 ? LossCause.DRIED : LossCause.ROT) : null,
                     null,
@@ -252,7 +252,8 @@ class DemoBatches {
                     null,
                     null));
         }
-        return LookCommand.ofPieces(UUID.randomUUID(), day, protocol.looks().kind(), seen, null, null);
+        return LookCommand.ofPieces(
+                UUID.randomUUID(), day, protocol.course().looks().kind(), seen, null, null);
     }
 
     /** The last look at what never moved: written off as stalled. */

@@ -211,7 +211,9 @@ public class DemoNursery {
                 for (int candidate : new int[] {age + away, age - away}) {
                     LocalDate day = today.date().minusDays(candidate);
                     if (candidate > DemoBatches.LONGEST_RUNNING
-                            && protocol.season().isIn(day, places.get(w.place()).climate(), Hemisphere.NORTH)) {
+                            && protocol.material()
+                                    .season()
+                                    .isIn(day, places.get(w.place()).climate(), Hemisphere.NORTH)) {
                         return candidate;
                     }
                 }

@@ -18,13 +18,14 @@ import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Symptom;
+import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What else happened at the sample nursery: families, care, looks at stock plants, a protocol of its own. */
@@ -66,12 +67,33 @@ class DemoTales {
         this.today = today;
     }
 
+    private static Protocol warmedFromBelow(Protocol p) {
+        Protocol.Air air = p.keeping().air();
+        Protocol.Air warmer = new Protocol.Air(
+                air.cover(),
+                air.warmth(),
+                Optional.of(Warmth.of(22)),
+                "from a mat, until rooted",
+                air.humidity(),
+                air.light(),
+                air.lampHours());
+        return new Protocol(
+                p.identity(),
+                p.technique(),
+                p.material(),
+                p.wound(),
+                p.placing(),
+                new Protocol.Keeping(p.keeping().water(), warmer),
+                p.course(),
+                p.potting(),
+                p.figures(),
+                p.reasons());
+    }
+
     /** The nursery's own protocol in two versions: plugs as the guide has them, then with warmth from below. */
     List<Protocol> ownPlugs() {
         Protocol first = protocols.copy("tip-in-plugs", "Slipway plugs");
-        String warmer = KeptProtocol.write(first)
-                .replaceAll("(?m)^(\\s*)base: .*$", "$1base: \"22 °C from a mat, until rooted\"");
-        Protocol second = protocols.change(KeptProtocol.read(warmer), "warmth from below until rooted; nothing else");
+        Protocol second = protocols.change(warmedFromBelow(first), "warmth from below until rooted; nothing else");
         return List.of(first, second);
     }
 

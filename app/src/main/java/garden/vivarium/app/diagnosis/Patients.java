@@ -71,7 +71,7 @@ class Patients {
         if (b.medium().contains("water") || b.medium().contains("reserve")) {
             so.add(Circumstance.WATER);
         }
-        String cover = sheet.protocol().map(p -> p.cover()).orElse("");
+        String cover = sheet.protocol().map(p -> p.keeping().air().cover()).orElse("");
         boolean open = cover.startsWith("none")
                 || cover.isEmpty()
                 || b.way().treatment().contains("open");

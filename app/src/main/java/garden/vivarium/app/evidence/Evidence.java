@@ -118,7 +118,7 @@ public class Evidence {
                 group,
                 protocol.method(),
                 protocol.medium(),
-                Way.treatment(String.join(";", protocol.treatment())),
+                Way.treatment(String.join(";", protocol.technique().treatment())),
                 Way.Own.of(protocol.key(), protocol.version()));
     }
 

@@ -25,7 +25,7 @@ public class GuideLookup {
     public GuideFigures figures(Way way) {
         return own(way).or(() -> guide.nearest(way.method(), way.medium(), way.group()))
                 .map(p -> new GuideFigures(
-                        p.rate(),
+                        p.figures().rate(),
                         p.firstSign().map(Protocol.Test::days),
                         p.ready().days()))
                 .orElseGet(() -> {

@@ -117,7 +117,7 @@ class Obstacles {
                                             rounds > MOST_CUTS ? "" : ", %d cuttings in turn".formatted(rounds)));
         }
         if (!plan.isInSeason()) {
-            Season season = row.protocol().season();
+            Season season = row.protocol().material().season();
             String better = row.better()
                     .map(b -> " Started on %s, %d would do."
                             .formatted(says.day(b.start()), b.take().pieces()))

@@ -84,7 +84,7 @@ class StickController {
 
     private String showStick(PlanView plan, StockPlantView plant, Model model) {
         Protocol protocol = plans.protocol(plan);
-        Set<String> treatments = new LinkedHashSet<>(protocol.treatment());
+        Set<String> treatments = new LinkedHashSet<>(protocol.technique().treatment());
         treatments.addAll(StickForm.TREATMENTS);
         model.addAttribute("plan", plan);
         model.addAttribute("plant", plant);

@@ -95,7 +95,7 @@ record StickForm(
     }
 
     static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, LocalDate today) {
-        boolean later = protocol.callus().isPresent();
+        boolean later = protocol.wound().callus().isPresent();
         int[] tray = trayFor(plan.take());
         return new StickForm(
                 today,
@@ -103,17 +103,17 @@ record StickForm(
                 later,
                 today,
                 plan.take(),
-                protocol.vessel().words().contains("plug tray"),
+                protocol.placing().vessel().words().contains("plug tray"),
                 tray[0],
                 tray[1],
-                protocol.vessel().words(),
+                protocol.placing().vessel().words(),
                 stock.place().name(),
                 protocol.medium(),
-                protocol.treatment(),
+                protocol.technique().treatment(),
                 stock.state(),
-                protocol.piece().kind(),
-                protocol.piece().lengthMm().orElse(null),
-                protocol.piece().nodes().orElse(null),
+                protocol.material().piece().kind(),
+                protocol.material().piece().lengthMm().orElse(null),
+                protocol.material().piece().nodes().orElse(null),
                 protocol.firstSign().isEmpty(),
                 null,
                 null);
@@ -157,8 +157,12 @@ record StickForm(
         if (!medium.equals(protocol.medium())) {
             differences.add("in %s, not %s".formatted(medium, protocol.medium()));
         }
-        treatment.stream().filter(t -> !protocol.treatment().contains(t)).forEach(differences::add);
-        protocol.treatment().stream().filter(t -> !treatment.contains(t)).forEach(t -> differences.add("no " + t));
+        treatment.stream()
+                .filter(t -> !protocol.technique().treatment().contains(t))
+                .forEach(differences::add);
+        protocol.technique().treatment().stream()
+                .filter(t -> !treatment.contains(t))
+                .forEach(t -> differences.add("no " + t));
         String words = Way.treatment(String.join(";", differences));
         return words.isEmpty() ? null : words;
     }

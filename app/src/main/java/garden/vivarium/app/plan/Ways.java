@@ -117,7 +117,7 @@ public class Ways {
                         e.getKey(),
                         e.getValue(),
                         ribbon(e.getKey(), e.getValue().expected(), null, until),
-                        Math.round(e.getKey().minutesPerTen() * pieces / 10f)))
+                        Math.round(e.getKey().figures().minutesPerTen() * pieces / 10f)))
                 .toList();
     }
 
@@ -249,7 +249,7 @@ public class Ways {
     private static WayRow.Work work(Protocol protocol, int pieces, Map<String, BatchBook.Worked> worked) {
         BatchBook.Worked own = worked.get(protocol.key());
         return own == null
-                ? new WayRow.Work(Math.round(protocol.minutesPerTen() * pieces / 10f), 0)
+                ? new WayRow.Work(Math.round(protocol.figures().minutesPerTen() * pieces / 10f), 0)
                 : new WayRow.Work(own.minutesFor(pieces), own.batches());
     }
 

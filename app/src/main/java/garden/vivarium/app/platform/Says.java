@@ -1,6 +1,7 @@
 package garden.vivarium.app.platform;
 
 import garden.vivarium.core.Text;
+import java.math.BigDecimal;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
@@ -56,6 +57,13 @@ public class Says {
     /** "6", "6.25": two decimals at most, and none where there are none. */
     public String amount(double number) {
         return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);
+    }
+
+    /** A number as it stands in a field of a form: 9 and not 9.0, no commas; empty for none. */
+    public String typed(Number number) {
+        return number == null
+                ? ""
+                : BigDecimal.valueOf(number.doubleValue()).stripTrailingZeros().toPlainString();
     }
 
     /** A whole number with thousands set apart. */

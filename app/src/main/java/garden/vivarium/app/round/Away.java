@@ -170,7 +170,7 @@ class Away {
                 ? USUAL_LIMIT
                 : protocols
                         .version(b.protocol(), b.protocolVersion())
-                        .map(Protocol::tooLong)
+                        .map(p -> p.course().tooLong())
                         .orElse(USUAL_LIMIT);
     }
 
@@ -202,8 +202,8 @@ class Away {
     private void start(Absence absence, Outlook found, PlanView plan) {
         Optional<Protocol> protocol = protocols.version(plan.protocol(), plan.protocolVersion());
         String title = protocol.map(Protocol::title).orElse(plan.protocol());
-        LocalDate firstLook =
-                plan.startOn().plusDays(protocol.map(p -> p.looks().first()).orElse(7));
+        LocalDate firstLook = plan.startOn()
+                .plusDays(protocol.map(p -> p.course().looks().first()).orElse(7));
         boolean startsThen = absence.covers(plan.startOn());
         boolean tenderThen = plan.startOn().isBefore(absence.from()) && absence.covers(firstLook);
         if (!startsThen && !tenderThen) {

@@ -58,25 +58,25 @@ class ProtocolController {
             Model model,
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
-        UnreadableForm.refuse(form.rest(), wrong);
         Protocol before = own(key);
-        refuseDisorder(form, wrong);
-        form.rest().refuseDisorder(before, wrong);
-        String medium =
-                form.medium() == null ? null : guide.medium(form.medium()).orElse(null);
-        if (medium == null && !wrong.hasFieldErrors("medium")) {
-            wrong.rejectValue("medium", "problem", "That medium is not in the guide; choose one from the list.");
+        form.refuseDisorder(before, wrong);
+        String typed = form.technique().medium();
+        String medium = typed == null ? null : guide.medium(typed).orElse(null);
+        if (medium == null && !wrong.hasFieldErrors("technique.medium")) {
+            wrong.rejectValue(
+                    "technique.medium", "problem", "That medium is not in the guide; choose one from the list.");
         }
         if (!wrong.hasErrors()) {
             try {
-                Protocol after = protocols.change(form.changed(before, medium), form.reason());
+                Protocol after = protocols.change(
+                        form.onto(before, medium), form.identity().reason());
                 next.addFlashAttribute(
                         "said",
                         "Version %d. Batches that run keep the version they were stuck under."
                                 .formatted(after.version()));
                 return "redirect:/guide/" + key;
             } catch (InvalidField p) {
-                wrong.rejectValue(p.field(), "problem", p.getMessage());
+                wrong.rejectValue("identity." + p.field(), "problem", p.getMessage());
             }
         }
         return show(before, model);
@@ -88,31 +88,6 @@ class ProtocolController {
         protocols.withdraw(key, gone);
         next.addFlashAttribute("said", gone ? "No longer offered. Its batches keep it." : "Offered again.");
         return "redirect:/guide/" + key;
-    }
-
-    private static void refuseDisorder(ProtocolForm f, BindingResult wrong) {
-        order("readyTo", f.readyFrom(), f.readyTo(), wrong);
-        order("firstSignTo", f.firstSignFrom(), f.firstSignTo(), wrong);
-        if (f.lookLeast() != null && f.lookMost() != null && f.lookMost() < f.lookLeast()) {
-            wrong.rejectValue("lookMost", "problem", "The longest time between looks is no shorter than the shortest.");
-        }
-        if (f.callusLeast() != null && f.callusMost() != null && f.callusMost() < f.callusLeast()) {
-            wrong.rejectValue("callusMost", "problem", "The longest drying is no shorter than the shortest.");
-        }
-        if (f.callusLeast() != null && f.callusMost() == null) {
-            wrong.rejectValue("callusMost", "problem", "Give the longest drying too, or leave both empty.");
-        }
-        if (f.firstSignFrom() != null && f.readyFrom() != null && f.firstSignFrom() >= f.readyFrom()) {
-            wrong.rejectValue("firstSignFrom", "problem", "First sign comes before ready; give an earlier day.");
-        }
-    }
-
-    private static void order(String field, Double from, Double to, BindingResult wrong) {
-        if ((from == null) != (to == null)) {
-            wrong.rejectValue(field, "problem", "A window has two ends; give both days.");
-        } else if (from != null && to != null && (!(from > 0) || !(to > from) || to > 3650)) {
-            wrong.rejectValue(field, "problem", "A window runs from a day above 0 to a later one, at most 3,650.");
-        }
     }
 
     private Protocol own(String key) {

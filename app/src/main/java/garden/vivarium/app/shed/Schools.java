@@ -68,7 +68,7 @@ class Schools {
                 .flatMap(e -> e.getValue().stream())
                 .filter(b -> OwnRecord.isOf(b, way))
                 .toList();
-        return OwnRecord.of(batches, p.rate(), record.spread().rho());
+        return OwnRecord.of(batches, p.figures().rate(), record.spread().rho());
     }
 
     /** Where good growers disagree, with both sides' batches. */

@@ -55,7 +55,7 @@ class ShedController {
         model.addAttribute("p", protocol);
         model.addAttribute("method", guide.method(protocol.method()).orElseThrow());
         model.addAttribute("page", guide.page(protocol.method()));
-        model.addAttribute("months", protocol.season().localMonths(people.hemisphere()));
+        model.addAttribute("months", protocol.material().season().localMonths(people.hemisphere()));
         model.addAttribute("cautions", guide.cautions(protocol.groups().get(0), protocol));
         model.addAttribute("versions", protocol.isOwn() ? protocols.versions(key) : List.of());
         model.addAttribute(

@@ -103,7 +103,7 @@ class Offspring {
                         stock.placeNamed(where.strip(), Climate.HEATED).id())
                 .cutAgainFrom(batch.id())
                 .taken(cutOn, pieces);
-        BatchView made = batches.make((protocol.callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
+        BatchView made = batches.make((protocol.wound().callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
         return new Recut(
                 made, findings.stream().filter(f -> TOLD.contains(f.rule())).toList());
     }

@@ -152,7 +152,7 @@ class EarlierDataTest {
         }
         Protocol newest = in(() -> protocols.current("own-slipway-plugs")).orElseThrow();
         assertThat(newest.version()).isEqualTo(3);
-        assertThat(newest.tooLong()).isEqualTo(17);
+        assertThat(newest.course().tooLong()).isEqualTo(17);
         assertThat(in(() -> protocols.own())).extracting(Protocol::key).containsExactly("own-slipway-plugs");
     }
 

@@ -104,8 +104,11 @@ class StagesTest extends AtANursery {
         BatchView after = in(() -> batches.find(leaves.code()));
         assertThat(after.youngPlants()).isEqualTo(8);
         assertThat(after.readyToMove()).as("the leaves stay").isEqualTo(6);
-        int turn =
-                guide.protocol("leaf-stalk-in-perlite").orElseThrow().inTurn().orElseThrow();
+        int turn = guide.protocol("leaf-stalk-in-perlite")
+                .orElseThrow()
+                .course()
+                .inTurn()
+                .orElseThrow();
         assertThat(tasks(leaves, Task.Kind.SEPARATE).get(0).due())
                 .isEqualTo(TODAY.minusDays(25).plusDays(turn));
 
@@ -154,7 +157,7 @@ class StagesTest extends AtANursery {
     }
 
     private Protocol.Stage stage(String protocol, String key) {
-        return guide.protocol(protocol).orElseThrow().stages().stream()
+        return guide.protocol(protocol).orElseThrow().course().stages().stream()
                 .filter(s -> s.key().equals(key))
                 .findFirst()
                 .orElseThrow();

@@ -67,7 +67,8 @@ class TaskFinderTest {
         Task winter = only(known(batch(counts(0, 0), null, 1.6), Tallies.none()));
 
         assertThat(inSeason.kind()).isEqualTo(Task.Kind.LOOK);
-        assertThat(inSeason.due()).isEqualTo(STUCK.plusDays(PLUGS.looks().first()));
+        assertThat(inSeason.due())
+                .isEqualTo(STUCK.plusDays(PLUGS.course().looks().first()));
         assertThat(inSeason.why()).contains("Day 20").contains("a gentle tug".substring(2));
         assertThat(winter.due()).isEqualTo(STUCK.plusDays(13));
         assertThat(winter.working().steps().get(0).figures()).isEqualTo("8 × 1.6 = day 13");

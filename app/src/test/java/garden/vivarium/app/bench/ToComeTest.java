@@ -51,8 +51,11 @@ class ToComeTest extends AtANursery {
     void nothingSettlesBeforeItsDays() {
         BatchView batch = running("tip-in-plugs", 20, 30);
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(1), 20, 0)));
-        int settles =
-                guide.protocol("tip-in-plugs").orElseThrow().establishment().days();
+        int settles = guide.protocol("tip-in-plugs")
+                .orElseThrow()
+                .figures()
+                .establishment()
+                .days();
 
         assertThat(only().by(TODAY.plusDays(settles - 1L)).alone().mean()).isZero();
         assertThat(only().by(TODAY.plusDays(settles)).alone().mean()).isGreaterThan(15);
@@ -65,14 +68,14 @@ class ToComeTest extends AtANursery {
     void woundsThatDryAreReckonedAsAPlan() {
         StockPlantView pads = plant("Opuntia ‘Fender’", "cactus", 30);
         Protocol pad = guide.suiting(pads.plant().group()).stream()
-                .filter(p -> p.callus().isPresent())
+                .filter(p -> p.wound().callus().isPresent())
                 .findFirst()
                 .orElseThrow();
         run(() -> batches.make(Growing.newBatch(pad, pads, 12, TODAY.minusDays(1), null)));
 
         Supply supply =
                 sourcesOf(pads.plant().name()).get(0).by(TODAY.plusDays(500)).alone();
-        assertThat(supply.mean()).isBetween(4.0, 12.0 * pad.output().mean());
+        assertThat(supply.mean()).isBetween(4.0, 12.0 * pad.figures().output().mean());
         assertThat(sourcesOf(pads.plant().name())
                         .get(0)
                         .by(TODAY.plusDays(2))
@@ -156,7 +159,7 @@ class ToComeTest extends AtANursery {
     @Test
     void settlingIsLearnedFromWhatWasAsked() {
         Protocol plugs = guide.protocol("tip-in-plugs").orElseThrow();
-        double guides = plugs.establishment().rate();
+        double guides = plugs.figures().establishment().rate();
         for (int i = 0; i < 5; i++) {
             BatchView batch = running("tip-in-plugs", 30, 90 + i);
             run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(50), 24, 6)));

@@ -6,35 +6,122 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.PotSize;
+import garden.vivarium.core.measure.Spacing;
+import garden.vivarium.core.measure.Warmth;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A kept protocol is brought up from each older format. */
 class KeptProtocolTest {
 
     @Test
     void formatOneIsReadAsItWas() throws IOException {
-        String text;
-        try (InputStream in = KeptProtocolTest.class.getResourceAsStream("/data/protocol-format-1.yaml")) {
-            text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        }
-        Protocol kept = KeptProtocol.read(text);
+        Protocol kept = sample(1);
 
         assertThat(kept.key()).isEqualTo("own-slipway-plugs");
         assertThat(kept.version()).isEqualTo(3);
-        assertThat(kept.tooLong()).isEqualTo(17);
-        assertThat(kept.prepare()).isNotEmpty();
-        assertThat(KeptProtocol.write(kept)).contains("format: 2").contains("key: \"own-slipway-plugs\"");
+        assertThat(kept.course().tooLong()).isEqualTo(17);
+        assertThat(kept.wound().prepare()).isNotEmpty();
+        assertThat(kept.placing().spacing()).isEqualTo(new Spacing(Optional.empty(), "one to a cell"));
+        assertThat(kept.placing().vessel().kind()).isEqualTo(Protocol.Vessel.Kind.CELLS);
+        assertThat(kept.keeping().air().warmth()).containsExactly(Warmth.between(16, 20));
+        assertThat(kept.keeping().air().base()).isEmpty();
+        assertThat(kept.keeping().air().remark())
+                .as("what is no plain number stays in words")
+                .isEqualTo("base 22 °C from a mat, until rooted");
+        assertThat(kept.potting().pot()).isEqualTo(new PotSize(Optional.of(90), Optional.empty(), ""));
+        assertThat(KeptProtocol.write(kept)).contains("format: 3").contains("key: \"own-slipway-plugs\"");
         assertThat(KeptProtocol.read(KeptProtocol.write(kept))).isEqualTo(kept);
+    }
+
+    @Test
+    void formatTwoComesIntoTheSamePartsAsTheGuide() throws IOException {
+        Protocol guides = Guide.load().protocol("plantlet-on-rescued-stem").orElseThrow();
+
+        assertThat(sample(2)).isEqualTo(guides.asOwn("cold-bulb-scales", "Bulb scales our way"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            5 to 9 °C, then 12 to 16 °C             | 5.0-9.0;12.0-16.0        |
+            20 °C for eight weeks, then 5 °C for six | 20.0-20.0x8;5.0-5.0x6   |
+            20 °C, dark, twelve weeks               | 20.0-20.0x12             |
+            18 °C                                   | 18.0-18.0                |
+            outdoors                                |                          | outdoors
+            22 to 18 °C                             |                          | 22 to 18 °C
+            about as warm as the kitchen            |                          | about as warm as the kitchen
+            """)
+    void temperaturesInWordsBecomeNumbersOrStayWords(String words, String spells, String remark) throws IOException {
+        Protocol.Air air = KeptProtocol.read(text(2).replaceFirst("temperature: .*", "temperature: \"" + words + "\""))
+                .keeping()
+                .air();
+
+        assertThat(air.warmth().stream()
+                        .map(w -> w.from() + "-" + w.to()
+                                + w.weeks().map(n -> "x" + n).orElse("")))
+                .containsExactly(spells == null ? new String[0] : spells.split(";"));
+        assertThat(air.remark()).isEqualTo(remark == null ? "" : remark);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            9 cm                | 90 |     |
+            2 L or lined out    |    | 2.0 | lined out
+            tray or 9 cm        | 90 |     | tray
+            9 cm or 11 cm       | 90 |     | 11 cm
+            the same pot        |    |     | the same pot
+            """)
+    void potsInWordsBecomeSizesOrStayWords(String words, Integer acrossMm, Double litres, String otherwise)
+            throws IOException {
+        PotSize pot = KeptProtocol.read(text(2).replaceFirst("pot: .*", "pot: \"" + words + "\""))
+                .potting()
+                .pot();
+
+        assertThat(pot)
+                .isEqualTo(new PotSize(
+                        Optional.ofNullable(acrossMm),
+                        Optional.ofNullable(litres),
+                        otherwise == null ? "" : otherwise));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            3 cm apart               | 30 |
+            rows 4 cm apart          | 40 | rows
+            4 cm apart, set firm     | 40 | set firm
+            3 cm apart round the rim | 30 | round the rim
+            as it falls              |    | as it falls
+            """)
+    void distancesInWordsBecomeNumbersOrStayWords(String words, Integer apartMm, String rest) throws IOException {
+        Spacing spacing = KeptProtocol.read(text(2).replaceFirst("spacing: .*", "spacing: \"" + words + "\""))
+                .placing()
+                .spacing();
+
+        assertThat(spacing).isEqualTo(new Spacing(Optional.ofNullable(apartMm), rest == null ? "" : rest));
+    }
+
+    private static Protocol sample(int format) throws IOException {
+        return KeptProtocol.read(text(format));
+    }
+
+    private static String text(int format) throws IOException {
+        try (InputStream in =
+                KeptProtocolTest.class.getResourceAsStream("/data/protocol-format-%d.yaml".formatted(format))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     @Test
     void aFormatOfALaterVersionAndAFieldThatIsNotKnownAreRefused() {
         String text = KeptProtocol.write(Guide.load().protocols().get(0));
 
-        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 2", "format: 9")))
+        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 3", "format: 9")))
                 .hasMessageContaining("format 9");
         assertThatThrownBy(() -> KeptProtocol.read(text.replace("tooLong:", "tooLate:")))
                 .hasMessageContaining("tooLong");

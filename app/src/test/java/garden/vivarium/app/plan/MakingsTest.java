@@ -29,8 +29,8 @@ class MakingsTest extends AtANursery {
                 .isEqualTo("leaf-section-in-vermiculite");
         assertThat(rows.get(0).making().youngPlants().middle()).isGreaterThan(20);
         assertThat(rows)
-                .allSatisfy(
-                        r -> assertThat(r.minutes()).isEqualTo(2 * r.protocol().minutesPerTen()));
+                .allSatisfy(r -> assertThat(r.minutes())
+                        .isEqualTo(2 * r.protocol().figures().minutesPerTen()));
         int days = rows.get(0).ribbon().days();
         assertThat(rows)
                 .as("one axis for all")

@@ -56,7 +56,7 @@ class AwayTest extends AtANursery {
         // Some may be ready while nobody is here, and the limit passes before the return.
         int first = (int) Math.round(water.ready().days().d10());
         BatchView batch = running("tip-in-water", 20, Math.max(1, first - 6));
-        LocalDate back = FROM.plusDays(water.tooLong() + 20L);
+        LocalDate back = FROM.plusDays(water.course().tooLong() + 20L);
 
         Away.Outlook found = in(() -> away.judge(FROM, back));
         assertThat(found.suffers())

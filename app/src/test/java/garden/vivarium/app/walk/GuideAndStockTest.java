@@ -58,28 +58,29 @@ class GuideAndStockTest extends AtThePages {
         browser.press("form[action$='/copy'] button");
         browser.untilText("h1", "Harbour plugs, version 1");
 
-        browser.type("readyFrom", "40");
-        browser.type("readyTo", "20");
-        browser.press("main details summary");
-        browser.type("base", "22 °C from a mat");
+        browser.type("ready-from", "40");
+        browser.type("ready-to", "20");
+        browser.type("base-from", "22");
+        browser.type("remark", "from a mat until rooted");
         browser.type("output", "60, 30");
-        browser.type("firstSignTo", "");
+        browser.type("sign-to", "");
         browser.type("callusLeast", "2");
         browser.type("reason", "colder bench");
         browser.press("main button.main");
-        assertThat(browser.text("#firstSignTo-error")).contains("give both days");
-        assertThat(browser.text("#callusMost-error")).contains("leave both empty");
-        assertThat(browser.text("main details")).contains("together they are 100");
-        assertThat(browser.value("base")).isEqualTo("22 °C from a mat");
+        assertThat(browser.text(errorOf("course.firstSign.to"))).contains("give both days");
+        assertThat(browser.text(errorOf("wound.callusMost"))).contains("leave both empty");
+        assertThat(browser.text(errorOf("figures.output"))).contains("together they are 100");
+        assertThat(browser.value("base-from")).isEqualTo("22");
         browser.type("output", "60, 40");
-        browser.type("firstSignTo", "18");
+        browser.type("sign-to", "18");
         browser.type("callusLeast", "");
-        assertThat(browser.text("#readyTo-error, #readyFrom-error")).isNotEmpty();
+        assertThat(browser.text(errorOf("course.ready.to"))).contains("to a later one");
         assertThat(browser.value("reason")).as("nothing typed is lost").isEqualTo("colder bench");
-        browser.type("readyTo", "60");
+        browser.type("ready-to", "60");
         browser.press("main button.main");
         browser.untilText("main", "Your own, version 2");
-        assertThat(browser.text("main")).contains("22 °C from a mat", "Young plants a piece 1.4");
+        assertThat(browser.text("main"))
+                .contains("16 to 20 °C, base 22 °C, from a mat until rooted", "Young plants a piece 1.4");
         assertThat(browser.text(".margin")).contains("Version 1", "Version 2 colder bench");
 
         browser.open("/shed?group=soft");
@@ -252,5 +253,9 @@ class GuideAndStockTest extends AtThePages {
                     .isEqualTo(true);
             assertThat(browser.text("section[aria-labelledby=goes-wrong] dd")).isNotEmpty();
         }
+    }
+
+    private static String errorOf(String field) {
+        return "[id='%s-error']".formatted(field);
     }
 }

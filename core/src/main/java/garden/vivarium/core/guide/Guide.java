@@ -185,7 +185,7 @@ public final class Guide {
         group(groupKey).ifPresent(g -> keys.addAll(g.cautions()));
         for (Protocol protocol : protocols) {
             method(protocol.method()).ifPresent(m -> keys.addAll(m.cautions()));
-            keys.addAll(protocol.cautions());
+            keys.addAll(protocol.reasons().cautions());
         }
         return graver(keys);
     }
@@ -235,9 +235,9 @@ public final class Guide {
     private void check(Protocol p) {
         require(p, method(p.method()).isPresent(), "method " + p.method());
         require(p, words.media().contains(p.medium()), "medium " + p.medium());
-        p.then().forEach(m -> require(p, words.media().contains(m), "medium " + m));
+        p.technique().then().forEach(m -> require(p, words.media().contains(m), "medium " + m));
         p.groups().forEach(g -> require(p, group(g).isPresent(), "group " + g));
-        p.cautions().forEach(c -> require(p, caution(c).isPresent(), "caution " + c));
+        p.reasons().cautions().forEach(c -> require(p, caution(c).isPresent(), "caution " + c));
     }
 
     private static void require(Protocol p, boolean known, String what) {

@@ -16,13 +16,17 @@ import java.util.function.UnaryOperator;
 public final class KeptProtocol {
 
     /** The format that is written. */
-    public static final int FORMAT = 2;
+    public static final int FORMAT = 3;
 
     private static final String NUMBER = "format";
     private static final ObjectMapper YAML = Guide.yaml();
 
-    /** What each format needs to become the next: the first from 1 to 2. Format 1 had no number and was otherwise the same. */
-    private static final List<UnaryOperator<ObjectNode>> STEPS = List.of(UnaryOperator.identity());
+    /**
+     * What each format needs to become the next: the first from 1 to 2. Format 1 had no number and was otherwise the same;
+     * format 2 had no parts, and wrote temperatures, distances and pots as words.
+     */
+    private static final List<UnaryOperator<ObjectNode>> STEPS =
+            List.of(UnaryOperator.identity(), ProtocolFormatTwo::intoParts);
 
     private KeptProtocol() {}
 

@@ -1,5 +1,6 @@
 package garden.vivarium.core.measure;
 
+import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Protocol;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -60,25 +61,27 @@ public final class Materials {
      */
     public static List<Need> of(Protocol protocol, int pieces, double trays, int pots) {
         List<Need> needs = new ArrayList<>();
-        String vessel = protocol.vessel().words();
-        boolean tray = vessel.contains("tray") || vessel.contains("plug");
+        Protocol.Vessel vessel = protocol.placing().vessel();
         if (!NO_MEDIUM.contains(protocol.medium())) {
-            double litres = vessel.contains("plug")
+            double litres = vessel.kind() == Protocol.Vessel.Kind.CELLS
                     ? pieces * CELL_LITRES
-                    : trays * TRAY_AREA * LITRES_PER_CM * protocol.vessel().depthCm();
+                    : trays * TRAY_AREA * LITRES_PER_CM * vessel.depthCm();
             needs.add(new Need(protocol.medium(), Pot.SETTLING * litres, Unit.LITRES));
         }
-        if (tray) {
+        if (vessel.kind() != Protocol.Vessel.Kind.OTHER) {
             needs.add(new Need("trays", Math.ceil(trays), Unit.PIECES));
         }
         needs.add(new Need("labels", Math.max(1, Math.ceil(trays)), Unit.PIECES));
-        if (protocol.treatment().stream().anyMatch(t -> t.startsWith("hormone"))) {
+        if (protocol.technique().treatment().stream().anyMatch(t -> t.startsWith("hormone"))) {
             needs.add(new Need("rooting hormone", HORMONE_GRAMS * pieces, Unit.GRAMS));
         }
-        Pot.named(protocol.potting().pot()).filter(p -> pots > 0).ifPresent(pot -> {
-            needs.add(new Need("pots, " + protocol.potting().pot(), pots, Unit.PIECES));
-            needs.add(new Need(protocol.potting().mix(), pots * pot.fill(), Unit.LITRES));
-            if (protocol.potting().mix().contains("gritty")) {
+        PotSize size = protocol.potting().pot();
+        size.shape().filter(p -> pots > 0).ifPresent(pot -> {
+            String mix = protocol.potting().mix();
+            needs.add(
+                    new Need("pots, " + Text.figure(size.acrossMm().orElseThrow() / 10.0) + " cm", pots, Unit.PIECES));
+            needs.add(new Need(mix, pots * pot.fill(), Unit.LITRES));
+            if (mix.contains("gritty")) {
                 needs.add(new Need(TOP_DRESSING, pots * pot.dressing(DRESSING_CM), Unit.LITRES));
             }
         });

@@ -1,9 +1,5 @@
 package garden.vivarium.core.measure;
 
-import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-
 /**
  * A round pot, wider above than below.
  *
@@ -19,8 +15,6 @@ public record Pot(double top, double bottom, double height) {
     /** Room left for water, in cm. */
     private static final double HEADSPACE = 1;
 
-    private static final Pattern ACROSS = Pattern.compile("(\\d+(?:\\.\\d+)?) cm");
-
     public Pot {
         if (!(top > 0) || !(bottom > 0) || !(height > 0)) {
             throw new IllegalArgumentException("a pot has a mouth, a base and a height above 0 cm");
@@ -30,12 +24,6 @@ public record Pot(double top, double bottom, double height) {
     /** The usual shape of a pot of a size: nine tenths as high as wide, its base seven tenths of its mouth. */
     public static Pot across(double cm) {
         return new Pot(cm / 2, 0.711 * cm / 2, 0.889 * cm);
-    }
-
-    /** The pot that words name by its width, as "9 cm"; empty where they name none. */
-    public static Optional<Pot> named(String words) {
-        Matcher found = ACROSS.matcher(words);
-        return found.find() ? Optional.of(across(Double.parseDouble(found.group(1)))) : Optional.empty();
     }
 
     /** What it holds to the brim, in litres: the frustum πh(R² + Rr + r²)/3. */

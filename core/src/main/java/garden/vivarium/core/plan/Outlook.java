@@ -66,7 +66,7 @@ public record Outlook(
         return of(
                 protocol,
                 season -> {
-                    StrikeRate strike = StrikeRate.ofGuide(protocol.rate() * season.poorer(), rho);
+                    StrikeRate strike = StrikeRate.ofGuide(protocol.figures().rate() * season.poorer(), rho);
                     RootingTime ready =
                             RootingTime.ofGuide(protocol.ready().days()).slowedBy(season.slower());
                     return new SeasonOutlook(
@@ -86,20 +86,22 @@ public record Outlook(
             Function<SeasonFactors, SeasonOutlook> expected,
             Function<Double, NextBatch> survival,
             Function<Double, NextBatch> settling) {
-        SeasonFactors out = protocol.season().outside();
+        SeasonFactors out = protocol.material().season().outside();
         SeasonOutlook inSeason = expected.apply(SeasonFactors.IN_SEASON);
         return new Outlook(
                 inSeason,
                 out.isInSeason() ? inSeason : expected.apply(out),
-                protocol.callus()
+                protocol.wound()
+                        .callus()
                         .map(c -> new CallusStage(survival.apply(c.survival()), c.least(), c.usual(), c.most())),
-                protocol.establishment().days() == 0
+                protocol.figures().establishment().days() == 0
                         ? Optional.empty()
                         : Optional.of(new SettleStage(
-                                settling.apply(protocol.establishment().rate()),
-                                protocol.establishment().days())),
-                protocol.output(),
-                protocol.season());
+                                settling.apply(
+                                        protocol.figures().establishment().rate()),
+                                protocol.figures().establishment().days())),
+                protocol.figures().output(),
+                protocol.material().season());
     }
 
     /** What is to be expected of a batch that its season bears on so. */

@@ -27,40 +27,41 @@ class GuideTest {
     @MethodSource("protocols")
     void everyProtocolIsComplete(Protocol p) {
         assertThat(p.groups()).isNotEmpty();
-        assertThat(p.prepare()).isNotEmpty();
-        assertThat(p.schools()).isNotEmpty();
+        assertThat(p.wound().prepare()).isNotEmpty();
+        assertThat(p.reasons().schools()).isNotEmpty();
         assertThat(Stream.of(
                         p.title(),
-                        p.ripeness(),
-                        p.hormone().what(),
-                        p.spacing(),
-                        p.depth(),
-                        p.air().base(),
-                        p.water(),
-                        p.cover(),
-                        p.why(),
-                        p.vessel().words(),
-                        p.moisture().atSticking(),
-                        p.moisture().untilRooted(),
-                        p.moisture().after(),
-                        p.air().temperature(),
-                        p.air().light(),
-                        p.air().humidity(),
+                        p.material().ripeness(),
+                        p.wound().hormone().what(),
+                        p.placing().depth(),
+                        p.keeping().water().kind(),
+                        p.keeping().air().cover(),
+                        p.reasons().why(),
+                        p.placing().vessel().words(),
+                        p.keeping().water().atSticking(),
+                        p.keeping().water().untilRooted(),
+                        p.keeping().water().after(),
+                        p.keeping().air().light(),
+                        p.keeping().air().humidity(),
                         p.ready().test(),
-                        p.potting().pot(),
                         p.potting().mix()))
                 .allSatisfy(text -> assertThat(text).isNotBlank());
-        assertThat(p.schools()).allSatisfy(school -> {
+        assertThat(p.reasons().schools()).allSatisfy(school -> {
             assertThat(school.says()).isNotBlank();
             assertThat(school.reason()).isNotBlank();
         });
-        assertThat(p.vessel().depthCm()).isPositive();
-        assertThat(p.air().lampHours()).isBetween(0, 24);
-        assertThat(p.output().mean()).isGreaterThanOrEqualTo(1);
-        p.inTurn().ifPresent(days -> assertThat(days).isBetween(3, 120));
-        assertThat(p.rate()).isBetween(0.05, 0.99);
-        assertThat(p.establishment().rate()).isBetween(0.5, 1.0);
-        assertThat(p.minutesPerTen()).isPositive();
+        assertThat(p.keeping().air().warmth().isEmpty())
+                .as("warmth in figures or in words")
+                .isEqualTo(!p.keeping().air().remark().isEmpty());
+        assertThat(p.placing().vessel().kind())
+                .isEqualTo(Protocol.Vessel.Kind.of(p.placing().vessel().words()));
+        assertThat(p.placing().vessel().depthCm()).isPositive();
+        assertThat(p.keeping().air().lampHours()).isBetween(0, 24);
+        assertThat(p.figures().output().mean()).isGreaterThanOrEqualTo(1);
+        p.course().inTurn().ifPresent(days -> assertThat(days).isBetween(3, 120));
+        assertThat(p.figures().rate()).isBetween(0.05, 0.99);
+        assertThat(p.figures().establishment().rate()).isBetween(0.5, 1.0);
+        assertThat(p.figures().minutesPerTen()).isPositive();
         assertThat(p.version()).isPositive();
         assertThat(p.potting().perPot()).isPositive();
     }
@@ -68,14 +69,16 @@ class GuideTest {
     @ParameterizedTest
     @MethodSource("protocols")
     void windowsAndLooksAreInOrder(Protocol p) {
-        assertThat(p.looks().least()).isLessThanOrEqualTo(p.looks().most());
-        assertThat((double) p.looks().first()).isLessThan(p.ready().days().d90());
+        assertThat(p.course().looks().least())
+                .isLessThanOrEqualTo(p.course().looks().most());
+        assertThat((double) p.course().looks().first())
+                .isLessThan(p.ready().days().d90());
         p.firstSign().ifPresent(f -> {
             assertThat(f.days().d10()).isLessThan(p.ready().days().d10());
             assertThat(f.days().d90()).isLessThan(p.ready().days().d90());
         });
-        p.callus().ifPresent(c -> assertThat(c.least()).isLessThanOrEqualTo(c.most()));
-        assertThat(p.tooLong()).isPositive();
+        p.wound().callus().ifPresent(c -> assertThat(c.least()).isLessThanOrEqualTo(c.most()));
+        assertThat(p.course().tooLong()).isPositive();
     }
 
     @ParameterizedTest
@@ -87,9 +90,9 @@ class GuideTest {
         assertThat(p.ready().sign()).isEqualTo(method.ready());
         if (method.pottedOnDay0()) {
             assertThat(p.firstSign()).isEmpty();
-            assertThat(p.establishment()).isEqualTo(new Protocol.Establishment(1, 0));
+            assertThat(p.figures().establishment()).isEqualTo(new Protocol.Establishment(1, 0));
         }
-        assertThat(p.looks().kind().canKnow(p.ready().sign()))
+        assertThat(p.course().looks().kind().canKnow(p.ready().sign()))
                 .as("the usual look can know of ready")
                 .isTrue();
     }
@@ -97,8 +100,8 @@ class GuideTest {
     @ParameterizedTest
     @MethodSource("protocols")
     void stagesHaveNamesOfTheirOwnAndDaysInOrder(Protocol p) {
-        assertThat(p.stages().stream().map(Protocol.Stage::key)).doesNotHaveDuplicates();
-        assertThat(p.stages()).allSatisfy(stage -> {
+        assertThat(p.course().stages().stream().map(Protocol.Stage::key)).doesNotHaveDuplicates();
+        assertThat(p.course().stages()).allSatisfy(stage -> {
             assertThat(stage.act()).isNotBlank();
             stage.after().ifPresent(days -> assertThat(days).isPositive());
             stage.when().ifPresent(when -> {
@@ -107,9 +110,11 @@ class GuideTest {
                 assertThat(when.every()).isPositive();
             });
         });
-        assertThat(p.stages().stream().filter(Protocol.Stage::startsClock).count())
+        assertThat(p.course().stages().stream()
+                        .filter(Protocol.Stage::startsClock)
+                        .count())
                 .isLessThanOrEqualTo(1);
-        p.clockStage().ifPresent(s -> assertThat(p.stages().get(0)).isEqualTo(s));
+        p.clockStage().ifPresent(s -> assertThat(p.course().stages().get(0)).isEqualTo(s));
     }
 
     @ParameterizedTest
@@ -198,7 +203,7 @@ class GuideTest {
         assertThat(tip.isOwn()).isFalse();
         Protocol own = tip.asOwn("kelp plugs", "Kelp plugs").asVersion(2);
         assertThat(own.isOwn()).isTrue();
-        assertThat(own.treatment()).isEqualTo(tip.treatment());
+        assertThat(own.technique().treatment()).isEqualTo(tip.technique().treatment());
         Way way = new Way(
                 "Fuchsia", "soft", own.method(), own.medium(), "hormone 0.3%", Way.Own.of(own.key(), own.version()));
         assertThat(way.words()).isEqualTo("tip cutting in plug compost, as kelp plugs version 2; hormone 0.3%");

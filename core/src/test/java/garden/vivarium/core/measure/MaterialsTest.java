@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,10 +31,26 @@ class MaterialsTest {
         assertThatThrownBy(() -> new Pot(4, 0, 3)).hasMessageContaining("above 0");
     }
 
-    @ParameterizedTest
-    @CsvSource({"9 cm, true", "tray or 9 cm, true", "7.5 cm, true", "tray, false", "open ground, false"})
-    void potsAreNamedByTheirWidth(String words, boolean known) {
-        assertThat(Pot.named(words).isPresent()).isEqualTo(known);
+    @Test
+    void aPotOfAWidthHasAShapeAndAnotherPlaceHasNone() {
+        assertThat(new PotSize(Optional.of(75), Optional.empty(), "").shape()).contains(Pot.across(7.5));
+        assertThat(new PotSize(Optional.empty(), Optional.of(2.0), "lined out").shape())
+                .isEmpty();
+    }
+
+    @Test
+    void sizesThatCannotBeAreRefused() {
+        assertThatThrownBy(() -> new PotSize(Optional.of(90), Optional.of(2.0), ""))
+                .hasMessageContaining("not both");
+        assertThatThrownBy(() -> new PotSize(Optional.empty(), Optional.empty(), " "))
+                .hasMessageContaining("what pot");
+        assertThatThrownBy(() -> new PotSize(Optional.of(0), Optional.empty(), ""))
+                .hasMessageContaining("above 0");
+        assertThatThrownBy(() -> new Spacing(Optional.empty(), "")).hasMessageContaining("distance or words");
+        assertThatThrownBy(() -> new Spacing(Optional.of(0), "")).hasMessageContaining("1 mm");
+        assertThatThrownBy(() -> Warmth.between(22, 18)).hasMessageContaining("the lower first");
+        assertThatThrownBy(() -> Warmth.of(75)).hasMessageContaining("75");
+        assertThatThrownBy(() -> new Warmth(5, 5, Optional.of(0))).hasMessageContaining("1 week");
     }
 
     @Test
@@ -75,7 +92,7 @@ class MaterialsTest {
                         .orElseThrow()
                         .potting()
                         .pot())
-                .isEqualTo("7 cm");
+                .isEqualTo(new PotSize(Optional.of(70), Optional.empty(), ""));
         assertThat(amount(needs, "coarse grit")).isCloseTo(8 * 0.0384845, within(1e-6));
     }
 

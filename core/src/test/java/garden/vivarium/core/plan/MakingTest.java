@@ -53,8 +53,10 @@ class MakingTest {
     void leavesThatGiveSeveralAgreeWithSimulation() {
         Outlook leaf = outlook("leaf-section-in-vermiculite");
         NextBatch rate = leaf.nextBatch(leaf.inSeason());
-        OutputRatio output =
-                GUIDE.protocol("leaf-section-in-vermiculite").orElseThrow().output();
+        OutputRatio output = GUIDE.protocol("leaf-section-in-vermiculite")
+                .orElseThrow()
+                .figures()
+                .output();
         YoungPlants reckoned = YoungPlants.of(ReadyChance.withUnlimitedTime(rate), 30, output, 1);
 
         Random random = new Random(7);

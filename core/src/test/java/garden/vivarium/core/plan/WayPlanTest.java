@@ -165,7 +165,7 @@ class WayPlanTest {
         Protocol leaf = GUIDE.protocol("leaf-stalk-in-perlite").orElseThrow();
         WayPlan plan = plan("leaf-stalk-in-perlite", 24, 1, APRIL, 170, 0.9);
 
-        assertThat(leaf.output().mean()).isGreaterThan(1.5);
+        assertThat(leaf.figures().output().mean()).isGreaterThan(1.5);
         assertThat(plan.take().orElseThrow().pieces())
                 .as("than where each leaf gave but one")
                 .isLessThan(TakeCount.least(

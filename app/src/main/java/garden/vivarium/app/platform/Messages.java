@@ -1,0 +1,101 @@
+package garden.vivarium.app.platform;
+
+import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.util.ULocale;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.ResourceBundle;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.MessageSource;
+import org.springframework.context.MessageSourceResolvable;
+import org.springframework.context.NoSuchMessageException;
+import org.springframework.stereotype.Component;
+
+/**
+ * The one source of words that carry figures: {@code messages.properties}, with plurals and numbers by ICU's message format. Its
+ * placeholders have names. Templates reach it by {@code #{key}} and as {@code @messages}, Java by {@link #say}.
+ */
+@Component("messageSource")
+public class Messages implements MessageSource {
+
+    /** Numbers, plurals and days are written one way, whatever the language of the machine. */
+    private static final ULocale LOCALE = ULocale.UK;
+
+    private final ResourceBundle patterns = ResourceBundle.getBundle("messages", Locale.ROOT);
+    private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
+
+    /**
+     * The words of a key, its placeholders filled in.
+     *
+     * @param key as in the file
+     * @param figures name and value by turns
+     * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
+     */
+    public String say(String key, Object... figures) {
+        if (figures.length % 2 != 0) {
+            throw new IllegalArgumentException(key + ": figures are names and values by turns");
+        }
+        Map<String, Object> named = new HashMap<>();
+        for (int i = 0; i < figures.length; i += 2) {
+            named.put((String) figures[i], figures[i + 1]);
+        }
+        return fill(key, named);
+    }
+
+    /**
+     * The words of a key, its placeholders filled in.
+     *
+     * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
+     */
+    public String fill(String key, Map<String, ?> figures) {
+        if (!patterns.containsKey(key)) {
+            throw new IllegalArgumentException("messages.properties lacks " + key);
+        }
+        MessageFormat format = formats.computeIfAbsent(key, k -> new MessageFormat(patterns.getString(k), LOCALE));
+        for (String name : format.getArgumentNames()) {
+            if (figures.get(name) == null) {
+                throw new IllegalArgumentException("%s: there is no value for {%s}".formatted(key, name));
+            }
+        }
+        // A format of ICU is not safe for several threads at once.
+        return ((MessageFormat) format.clone()).format(figures);
+    }
+
+    /** Whether the file has words for the key. */
+    public boolean has(String key) {
+        return patterns.containsKey(key);
+    }
+
+    @Override
+    public String getMessage(String code, Object[] args, String otherwise, Locale locale) {
+        return has(code) ? getMessage(code, args, locale) : otherwise;
+    }
+
+    @Override
+    public String getMessage(String code, Object[] args, Locale locale) {
+        if (!has(code)) {
+            throw new NoSuchMessageException(code, locale);
+        }
+        Map<String, Object> numbered = new HashMap<>();
+        for (int i = 0; args != null && i < args.length; i++) {
+            numbered.put(String.valueOf(i), args[i]);
+        }
+        return fill(code, numbered);
+    }
+
+    @Override
+    public String getMessage(MessageSourceResolvable message, Locale locale) {
+        if (message.getCodes() != null) {
+            for (String code : message.getCodes()) {
+                if (has(code)) {
+                    return getMessage(code, message.getArguments(), locale);
+                }
+            }
+        }
+        if (message.getDefaultMessage() != null) {
+            return message.getDefaultMessage();
+        }
+        throw new NoSuchMessageException(String.valueOf(message.getCodes()), locale);
+    }
+}

@@ -1,0 +1,90 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Warmth;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.validation.Errors;
+
+/**
+ * Cover, warmth, humidity and light as typed.
+ *
+ * @param warmth spells of the air, in order; there is always room for two
+ * @param base warmth from below
+ */
+record AirPart(
+        @NotBlank(message = "Say whether it is covered.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String cover,
+
+        @Valid List<SpellPart> warmth,
+
+        @Valid SpellPart base,
+
+        @Size(max = 200, message = "Shorten it to 200 characters.")
+        String remark,
+
+        @NotBlank(message = "Say how humid.") @Size(max = 100, message = "Shorten it to 100 characters.")
+        String humidity,
+
+        @NotBlank(message = "Say how light.") @Size(max = 100, message = "Shorten it to 100 characters.")
+        String light,
+
+        @NotNull(message = "Say how many hours of lamps; 0 for none.")
+        @Min(value = 0, message = "0 hours or more.")
+        @Max(value = 24, message = "At most 24 hours.")
+        Integer lampHours) {
+
+    private static final int SPELLS = 2;
+
+    AirPart {
+        List<SpellPart> spells = new ArrayList<>(warmth == null ? List.of() : warmth);
+        while (spells.size() < SPELLS) {
+            spells.add(SpellPart.NONE);
+        }
+        warmth = List.copyOf(spells);
+        base = base == null ? SpellPart.NONE : base;
+    }
+
+    static AirPart of(Protocol.Air p) {
+        return new AirPart(
+                p.cover(),
+                p.warmth().stream().map(SpellPart::of).toList(),
+                p.base().map(SpellPart::of).orElse(SpellPart.NONE),
+                p.remark(),
+                p.humidity(),
+                p.light(),
+                p.lampHours());
+    }
+
+    void refuseDisorder(Errors wrong) {
+        for (int i = 0; i < warmth.size(); i++) {
+            wrong.pushNestedPath("warmth[" + i + "]");
+            warmth.get(i).refuseDisorder(wrong);
+            wrong.popNestedPath();
+        }
+        wrong.pushNestedPath("base");
+        base.refuseDisorder(wrong);
+        wrong.popNestedPath();
+        if (warmth.stream().allMatch(s -> s.from() == null) && words().isEmpty()) {
+            wrong.rejectValue("remark", "problem", "Say how warm: in °C, or in words, as “outdoors”.");
+        }
+    }
+
+    Protocol.Air changed() {
+        return new Protocol.Air(cover, spells(), base.warmth(), words(), humidity, light, lampHours);
+    }
+
+    private List<Warmth> spells() {
+        return warmth.stream().flatMap(s -> s.warmth().stream()).toList();
+    }
+
+    private String words() {
+        return remark == null ? "" : remark.strip();
+    }
+}

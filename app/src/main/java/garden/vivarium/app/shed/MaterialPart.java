@@ -1,0 +1,70 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.Limits;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Season;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Month;
+import java.util.List;
+import java.util.Optional;
+
+/** The piece, its ripeness and its season as typed. Shares are in per cent. */
+record MaterialPart(
+        @NotBlank(message = "Say what a piece is.") @Size(max = 80, message = "Shorten it to 80 characters.")
+        String pieceKind,
+
+        @Min(value = 1, message = "1 mm or more.") @Max(value = Limits.LONGEST_PIECE_MM, message = "At most 5,000 mm.")
+        Integer lengthMm,
+
+        @Min(value = 0, message = "0 nodes or more.") @Max(value = 100, message = "At most 100 nodes.")
+        Integer nodes,
+
+        @NotBlank(message = "Say which leaves stay.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String leaves,
+
+        @NotBlank(message = "Say what the material should be like.")
+        @Size(max = 300, message = "Shorten it to 300 characters.")
+        String ripeness,
+
+        List<Month> months,
+
+        @NotNull(message = "Say how many times slower it is out of season; 1 for not at all.")
+        @DecimalMin(value = "1", message = "Out of season is slower: 1 or more.")
+        @DecimalMax(value = "5", message = "At most 5 times slower.")
+        Double slower,
+
+        @NotNull(message = "Say at what share of its rate it strikes out of season; 100 for all of it.")
+        @Min(value = 5, message = "At least 5% of the rate.")
+        @Max(value = 100, message = "At most 100% of the rate.")
+        Integer poorer) {
+
+    MaterialPart {
+        months = months == null ? List.of() : List.copyOf(months);
+    }
+
+    static MaterialPart of(Protocol.Material p) {
+        return new MaterialPart(
+                p.piece().kind(),
+                p.piece().lengthMm().orElse(null),
+                p.piece().nodes().orElse(null),
+                p.piece().leaves(),
+                p.ripeness(),
+                p.season().months().stream().sorted().toList(),
+                p.season().slower(),
+                (int) Math.round(100 * p.season().poorer()));
+    }
+
+    Protocol.Material onto(Protocol.Material before) {
+        return new Protocol.Material(
+                before.groups(),
+                new Protocol.PieceSpec(pieceKind, Optional.ofNullable(lengthMm), Optional.ofNullable(nodes), leaves),
+                ripeness,
+                Season.of(months, slower, poorer / 100.0));
+    }
+}

@@ -1,0 +1,42 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.Window;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.Optional;
+import org.springframework.validation.Errors;
+
+/** How a milestone is told, and its window, as typed: the days by which one and nine in ten have reached it. */
+record MilestonePart(
+        @NotBlank(message = "Say how it is told.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String test,
+
+        @Min(value = 1, message = "Root length: 1 mm or more.")
+        @Max(value = 500, message = "Root length: at most 500 mm.")
+        Integer rootMm,
+
+        Double from,
+        Double to) {
+
+    private static final double LONGEST = 3650;
+
+    static MilestonePart of(Protocol.Test p) {
+        return new MilestonePart(
+                p.test(), p.rootMm().orElse(null), p.days().d10(), p.days().d90());
+    }
+
+    void refuseDisorder(Errors wrong) {
+        if (from == null || to == null) {
+            wrong.rejectValue("to", "problem", "A window has two ends; give both days.");
+        } else if (!(from > 0) || !(to > from) || to > LONGEST) {
+            wrong.rejectValue("to", "problem", "A window runs from a day above 0 to a later one, at most 3,650.");
+        }
+    }
+
+    Protocol.Test onto(Protocol.Test before) {
+        return new Protocol.Test(before.sign(), test, Optional.ofNullable(rootMm), new Window(from, to));
+    }
+}

@@ -1,0 +1,44 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.measure.Warmth;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.Optional;
+import org.springframework.validation.Errors;
+
+/** A range of temperature as typed, in °C, and for how many weeks; all empty for none, the highest empty for one temperature. */
+record SpellPart(
+        @DecimalMin(value = "-20", message = "No colder than −20 °C.")
+        @DecimalMax(value = "60", message = "No warmer than 60 °C.")
+        Double from,
+
+        @DecimalMin(value = "-20", message = "No colder than −20 °C.")
+        @DecimalMax(value = "60", message = "No warmer than 60 °C.")
+        Double to,
+
+        @Min(value = 1, message = "1 week or more, or leave it empty.")
+        @Max(value = 104, message = "At most 104 weeks.")
+        Integer weeks) {
+
+    static final SpellPart NONE = new SpellPart(null, null, null);
+
+    static SpellPart of(Warmth w) {
+        return new SpellPart(
+                w.from(), w.to() == w.from() ? null : w.to(), w.weeks().orElse(null));
+    }
+
+    void refuseDisorder(Errors wrong) {
+        if (from == null && (to != null || weeks != null)) {
+            wrong.rejectValue("from", "problem", "Give the lowest temperature too.");
+        }
+        if (from != null && to != null && to < from) {
+            wrong.rejectValue("to", "problem", "The highest temperature is no lower than the lowest.");
+        }
+    }
+
+    Optional<Warmth> warmth() {
+        return Optional.ofNullable(from).map(f -> new Warmth(f, to == null ? f : to, Optional.ofNullable(weeks)));
+    }
+}

@@ -1,0 +1,30 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.guide.Protocol;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
+import java.util.List;
+
+/** Medium and treatment as typed; several treatments are set apart by semicolons. The method and later media stay. */
+record TechniquePart(
+        @NotBlank(message = "Choose what they root in.") String medium,
+
+        @Size(max = 200, message = "Shorten the treatment to 200 characters.")
+        String treatment) {
+
+    static TechniquePart of(Protocol.Technique p) {
+        return new TechniquePart(p.medium(), String.join("; ", p.treatment()));
+    }
+
+    /** The technique as changed, in a medium by the guide's own name. */
+    Protocol.Technique onto(Protocol.Technique before, String knownMedium) {
+        List<String> treatments = treatment == null
+                ? List.of()
+                : Arrays.stream(treatment.split("[;,]"))
+                        .map(String::strip)
+                        .filter(t -> !t.isEmpty())
+                        .toList();
+        return new Protocol.Technique(before.method(), knownMedium, before.then(), treatments);
+    }
+}

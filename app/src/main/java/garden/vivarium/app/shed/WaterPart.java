@@ -1,0 +1,28 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.core.guide.Protocol;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+
+/** Water and moisture as typed. */
+record WaterPart(
+        @NotBlank(message = "Say which water.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String kind,
+
+        @NotBlank(message = "Say how moist at sticking.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String atSticking,
+
+        @NotBlank(message = "Say how moist.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String untilRooted,
+
+        @NotBlank(message = "Say how moist once rooted.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        String after) {
+
+    static WaterPart of(Protocol.Water p) {
+        return new WaterPart(p.kind(), p.atSticking(), p.untilRooted(), p.after());
+    }
+
+    Protocol.Water changed() {
+        return new Protocol.Water(kind, atSticking, untilRooted, after);
+    }
+}
