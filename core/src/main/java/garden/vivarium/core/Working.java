@@ -3,12 +3,12 @@ package garden.vivarium.core;
 import java.util.List;
 
 /**
- * How a number came about, with the figures filled in: what the margin shows and what a test can read.
+ * How a number came about, step by step, with the figures filled in: what the margin shows and what a test can read.
  *
- * @param title the question that the number answers
+ * @param question the question that the number answers
  * @param steps the steps in order, never empty
  */
-public record Working(String title, List<Step> steps) {
+public record Working(Statement question, List<Statement> steps) {
 
     public Working {
         steps = List.copyOf(steps);
@@ -18,20 +18,7 @@ public record Working(String title, List<Step> steps) {
     }
 
     /** A working of the given steps. */
-    public static Working of(String title, Step... steps) {
-        return new Working(title, List.of(steps));
-    }
-
-    /**
-     * One step.
-     *
-     * @param says what is done, in words
-     * @param figures the formula with its numbers, or the empty text
-     */
-    public record Step(String says, String figures) {}
-
-    /** One step. */
-    public static Step step(String says, String figures) {
-        return new Step(says, figures);
+    public static Working of(Statement question, Statement... steps) {
+        return new Working(question, List.of(steps));
     }
 }

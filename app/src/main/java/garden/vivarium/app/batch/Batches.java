@@ -10,7 +10,6 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Counts;
-import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.timing.LookKind;
@@ -116,7 +115,7 @@ public class Batches {
     /**
      * Writes down a look. The same client id twice is one look.
      *
-     * @throws ImpossibleLook if it cannot be true beside what is known
+     * @throws LookRefused if it cannot be true beside what is known
      * @throws InvalidField if it is dated ahead
      * @throws Clash if the batch changed since its writer saw it
      */

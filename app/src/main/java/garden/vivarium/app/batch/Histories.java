@@ -1,6 +1,7 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.ShownTable;
 import garden.vivarium.core.evidence.StrikeRate;
@@ -53,6 +54,7 @@ class Histories {
     private final ApplicationEventPublisher events;
     private final GuideLookup lookup;
     private final Guide guide;
+    private final Words words;
 
     Histories(
             CheckRepository checks,
@@ -60,13 +62,15 @@ class Histories {
             PottingRepository pottings,
             ApplicationEventPublisher events,
             GuideLookup lookup,
-            Guide guide) {
+            Guide guide,
+            Words words) {
         this.checks = checks;
         this.readings = readings;
         this.pottings = pottings;
         this.events = events;
         this.lookup = lookup;
         this.guide = guide;
+        this.words = words;
     }
 
     /** Reads all checks of a batch, with their readings. */
@@ -82,18 +86,26 @@ class Histories {
 
     /** Replays the looks that stand. */
     BatchHistory replay(Batch batch, CheckLog log) {
-        return BatchHistory.replay(batch.stuck(), signs(batch), looks(batch, log));
+        return replay(batch, looks(batch, log));
+    }
+
+    private BatchHistory replay(Batch batch, List<Look> looks) {
+        try {
+            return BatchHistory.replay(batch.stuck(), signs(batch), looks);
+        } catch (ImpossibleLook e) {
+            throw new LookRefused(e, words);
+        }
     }
 
     /**
      * Replays the looks that stand together with others that are not kept.
      *
-     * @throws ImpossibleLook if they cannot be true beside what is known
+     * @throws LookRefused if they cannot be true beside what is known
      */
     void tryOn(Batch batch, List<LookCommand> more) {
         List<Look> looks = looks(batch, log(batch));
         more.forEach(c -> looks.add(look(batch, c)));
-        BatchHistory.replay(batch.stuck(), signs(batch), looks);
+        replay(batch, looks);
     }
 
     private static Look look(Batch batch, LookCommand c) {

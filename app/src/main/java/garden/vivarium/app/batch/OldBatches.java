@@ -1,7 +1,6 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.core.looks.ImpossibleLook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -119,9 +118,9 @@ public class OldBatches {
     /**
      * Tries looks on a batch without keeping them.
      *
-     * @throws ImpossibleLook if they cannot be true beside what is known
+     * @throws LookRefused if they cannot be true beside what is known
      */
-    @Transactional(readOnly = true, noRollbackFor = ImpossibleLook.class)
+    @Transactional(readOnly = true, noRollbackFor = LookRefused.class)
     public void tryLooks(String code, List<LookCommand> looks) {
         histories.tryOn(batch(code), looks);
     }

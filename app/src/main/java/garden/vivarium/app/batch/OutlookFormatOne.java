@@ -28,6 +28,7 @@ final class OutlookFormatOne {
     /** The same in format 2. */
     static ObjectNode brought(ObjectMapper json, ObjectNode old) {
         try {
+            OutlookFormatTwo.brought(old);
             double slower = old.path("season").path("slower").asDouble(1);
             double poorer = old.path("season").path("poorer").asDouble(1);
             boolean always = old.path("season").path("months").isEmpty();

@@ -7,7 +7,6 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.looks.Firmness;
-import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
@@ -19,7 +18,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -104,12 +102,6 @@ class CheckApi {
         }
         return ResponseEntity.ok(
                 new Answer("kept", null, batches.look(code, sent.command()).changes()));
-    }
-
-    @ExceptionHandler
-    ResponseEntity<Answer> refused(ImpossibleLook r) {
-        return ResponseEntity.unprocessableEntity()
-                .body(new Answer(r.getMessage(), r.field().name().toLowerCase(Locale.ROOT), null));
     }
 
     @ExceptionHandler

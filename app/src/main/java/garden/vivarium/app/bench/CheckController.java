@@ -2,12 +2,12 @@ package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
@@ -91,7 +91,7 @@ class CheckController {
                 batches.look(code, form.command());
                 next.addFlashAttribute("said", "Look written down.");
                 return "redirect:/batches/" + code;
-            } catch (ImpossibleLook r) {
+            } catch (LookRefused r) {
                 wrong.rejectValue(fieldOf(r), "refused", r.getMessage());
             } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
@@ -164,8 +164,8 @@ class CheckController {
                 null);
     }
 
-    private static String fieldOf(ImpossibleLook refusal) {
-        return switch (refusal.field()) {
+    private static String fieldOf(LookRefused refusal) {
+        return switch (refusal.what()) {
             case DAY -> "lookedOn";
             case LOOK -> "look";
             case FIRST_SIGN -> "firstSign";

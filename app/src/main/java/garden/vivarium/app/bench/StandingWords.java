@@ -1,5 +1,6 @@
 package garden.vivarium.app.bench;
 
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.watch.Behind;
 import org.springframework.stereotype.Component;
@@ -7,6 +8,15 @@ import org.springframework.stereotype.Component;
 /** Says how a batch stands. That it is slow is said otherwise than that it fails: a slow batch wants patience, a failing one help. */
 @Component
 class StandingWords {
+
+    private static final int HARDLY_MORE = 100;
+    private static final int ONE_IN_A_HUNDRED = 10;
+
+    private final Words words;
+
+    StandingWords(Words words) {
+        this.words = words;
+    }
 
     Standing of(Behind behind, Method method) {
         Behind.Judged last = behind.last();
@@ -18,56 +28,74 @@ class StandingWords {
         };
     }
 
-    private static Standing slow(Behind behind, Behind.Judged last, Method method) {
+    private Standing slow(Behind behind, Behind.Judged last, Method method) {
         Behind.Seen seen = last.slowest();
         String figures = figures(last.isSlowestByFirstSign(), seen, method);
         return new Standing(
                 Behind.Verdict.SLOW,
-                "slower than usual: " + figures,
-                "Slower than usual: on day %d, %s. That is %s times as likely of a batch that runs a third slower, so most may still come: give it time, and see that it is warm enough."
-                        .formatted(last.day(), figures, times(seen.slow())),
+                words.say("standing.slow", "figures", figures),
+                words.say(
+                        "standing.slow.sentence",
+                        "day",
+                        last.day(),
+                        "figures",
+                        figures,
+                        "hundreds",
+                        seen.slow() > HARDLY_MORE,
+                        "times",
+                        Math.round(seen.slow())),
                 behind.working());
     }
 
-    private static Standing few(Behind behind, Behind.Judged last, Method method) {
+    private Standing few(Behind behind, Behind.Judged last, Method method) {
         Behind.Seen seen = last.furthest();
         String figures = figures(last.isFurthestByFirstSign(), seen, method);
         return new Standing(
                 Behind.Verdict.FEW,
-                "fewer than usual: " + figures,
-                "Fewer than usual: on day %d, %s. So few come in %s, and slowness does not explain it: look for what fails before more are lost."
-                        .formatted(last.day(), figures, rarely(seen.tail())),
+                words.say("standing.few", "figures", figures),
+                words.say(
+                        "standing.few.sentence", "day", last.day(), "figures", figures, "rarely", rarely(seen.tail())),
                 behind.working());
     }
 
-    private static Standing late(Behind behind, Behind.Judged last, Method method) {
-        String sign = method.firstSignWord().orElse("first sign");
-        boolean half = last.late() == Behind.Late.PAST_THE_MEDIAN;
+    private Standing late(Behind behind, Behind.Judged last, Method method) {
         return new Standing(
                 Behind.Verdict.LATE,
-                "no %s yet".formatted(sign),
-                "No %s yet on day %d; %s have one by day %d. No alarm: single batches often take longer."
-                        .formatted(sign, last.day(), half ? "half" : "one in ten", last.lateFrom()),
+                words.say("standing.late", "sign", sign(method)),
+                words.say(
+                        "standing.late.sentence",
+                        "sign",
+                        sign(method),
+                        "day",
+                        last.day(),
+                        "half",
+                        last.late() == Behind.Late.PAST_THE_MEDIAN,
+                        "from",
+                        last.lateFrom()),
                 behind.working());
     }
 
-    private static String figures(boolean firstSign, Behind.Seen seen, Method method) {
-        return "%d of %d %s where about %d were to be expected"
-                .formatted(
-                        seen.reached(),
-                        seen.pieces(),
-                        firstSign ? "show a " + method.firstSignWord().orElse("first sign") : "are ready",
-                        Math.round(seen.expected()));
+    private String sign(Method method) {
+        return method.firstSignWord().orElseGet(() -> words.say("standing.first.sign"));
     }
 
-    private static String times(double slow) {
-        return slow > 100 ? "more than a hundred" : String.valueOf(Math.round(slow));
+    private String figures(boolean firstSign, Behind.Seen seen, Method method) {
+        return words.say(
+                firstSign ? "standing.sign" : "standing.ready",
+                "reached",
+                seen.reached(),
+                "pieces",
+                seen.pieces(),
+                "sign",
+                sign(method),
+                "expected",
+                Math.round(seen.expected()));
     }
 
-    private static String rarely(double tail) {
+    private String rarely(double tail) {
         long inAThousand = Math.round(1000 * tail);
-        return inAThousand < 1
-                ? "less than 1 of 1,000 batches"
-                : inAThousand < 10 ? inAThousand + " of 1,000 batches" : Math.round(100 * tail) + " of 100 batches";
+        return inAThousand < ONE_IN_A_HUNDRED
+                ? words.say("standing.rarely.thousand", "inAThousand", inAThousand)
+                : words.say("standing.rarely.hundred", "inAHundred", Math.round(100 * tail));
     }
 }

@@ -6,7 +6,9 @@ import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.Text;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Protocol;
@@ -38,12 +40,14 @@ class TaskFinder {
 
     private final GuideLookup lookup;
     private final Says says;
+    private final Words words;
     private final Today today;
     private final Map<UUID, Judgement> judged = new ConcurrentHashMap<>();
 
-    TaskFinder(GuideLookup lookup, Says says, Today today) {
+    TaskFinder(GuideLookup lookup, Says says, Words words, Today today) {
         this.lookup = lookup;
         this.says = says;
+        this.words = words;
         this.today = today;
     }
 
@@ -138,6 +142,30 @@ class TaskFinder {
         return lookup.protocol(b.protocol(), b.protocolVersion(), b.way());
     }
 
+    /** Questions and steps of the days on which something is due. */
+    enum Step implements Rule {
+        WHEN_TO_STICK,
+        CUT_ON,
+        MIDDLE_OF_THE_WAIT,
+        WHEN_TO_ASK,
+        FIRST_ASKED,
+        ASKED_AGAIN,
+        WHEN_IT_IS_DUE,
+        STAGE_BEFORE,
+        DAYS_OF_THE_STAGE,
+        WHEN_TO_TAKE,
+        FIRST_READY,
+        TAKEN_LAST,
+        DAYS_BETWEEN,
+        HOW_LONG_READY,
+        LIMIT,
+        WHEN_SETTLED,
+        POTTED_ON,
+        DAYS_TO_SETTLE,
+        WHEN_TO_LOOK_FIRST,
+        FIRST_LOOK
+    }
+
     private Task stick(BatchFacts k) {
         BatchView b = k.batch();
         int wait = k.outlook().callusDays();
@@ -147,52 +175,46 @@ class TaskFinder {
         return new Task(
                 Task.Kind.STICK,
                 b,
-                "Stick what has callused of %d".formatted(b.taken()),
-                "Cut %s; wounds are dry after %d to %d days. Dry and hard to the touch? Then stick."
-                        .formatted(says.away(b.takenOn()), least, most),
+                words.say("task.stick", "taken", b.taken()),
+                words.say("task.stick.why", "ago", says.away(b.takenOn()), "least", least, "most", most),
                 due,
                 today.date().isAfter(b.takenOn().plusDays(most)),
                 null,
                 b.taken(),
                 Working.of(
-                        "When to stick",
-                        Working.step("Cut on", says.day(b.takenOn())),
-                        Working.step(
-                                "The middle of the protocol's wait",
-                                "(%d + %d) ÷ 2 = %d days: %s".formatted(least, most, wait, says.day(due)))));
+                        Statement.of(Step.WHEN_TO_STICK),
+                        Statement.of(Step.CUT_ON, "day", b.takenOn()),
+                        Statement.of(Step.MIDDLE_OF_THE_WAIT, "least", least, "most", most, "wait", wait, "due", due)));
     }
 
     private Task stage(BatchView b, StageClock clock, Protocol.Stage stage) {
         LocalDate due = clock.due().orElseThrow();
         boolean seen = stage.when().isPresent();
-        String held = stage.startsClock() ? " Until it wakes no day is counted." : "";
         return new Task(
                 seen ? Task.Kind.ASK : Task.Kind.TEND,
                 b,
                 stage.when().map(w -> question(w.ask())).orElse(stage.act()),
-                stage.when()
-                        .map(w -> "If so: %s.%s".formatted(uncapital(stage.act()), held))
-                        .orElseGet(() ->
-                                "%d days after %s.".formatted(stage.after().orElseThrow(), says.day(clock.since()))),
+                seen
+                        ? words.say("task.ask.why", "act", uncapital(stage.act()), "clock", stage.startsClock())
+                        : words.say("task.tend.why", "days", stage.after().orElseThrow(), "since", clock.since()),
                 due,
                 !seen && today.date().isAfter(due.plusDays(DAYS_UNTIL_PRESSING)),
                 null,
                 b.counts().pending(),
                 stage.when()
                         .map(w -> Working.of(
-                                "When to ask",
-                                Working.step(
-                                        "It waits to be seen, whatever the day; first asked",
-                                        "%d days after %s".formatted(w.first(), says.day(clock.since()))),
-                                Working.step(
-                                        "After each “not yet”, again",
-                                        "every %d days: %s".formatted(w.every(), says.day(due)))))
+                                Statement.of(Step.WHEN_TO_ASK),
+                                Statement.of(Step.FIRST_ASKED, "days", w.first(), "since", clock.since()),
+                                Statement.of(Step.ASKED_AGAIN, "every", w.every(), "due", due)))
                         .orElseGet(() -> Working.of(
-                                "When it is due",
-                                Working.step("The stage before it ended on", says.day(clock.since())),
-                                Working.step(
-                                        "Plus the protocol's days",
-                                        "%d: %s".formatted(stage.after().orElse(0), says.day(due))))),
+                                Statement.of(Step.WHEN_IT_IS_DUE),
+                                Statement.of(Step.STAGE_BEFORE, "day", clock.since()),
+                                Statement.of(
+                                        Step.DAYS_OF_THE_STAGE,
+                                        "days",
+                                        stage.after().orElse(0),
+                                        "due",
+                                        due))),
                 stage.key());
     }
 
@@ -201,28 +223,22 @@ class TaskFinder {
         BatchView b = k.batch();
         LocalDate due =
                 k.lastTaking() == null ? b.earliestReady() : k.lastTaking().plusDays(days);
-        String test = protocolOf(b).map(p -> p.ready().test()).orElse("roots of their own");
+        String test = protocolOf(b).map(p -> p.ready().test()).orElseGet(() -> words.say("task.separate.own.roots"));
         return new Task(
                 Task.Kind.SEPARATE,
                 b,
-                "Take young plants from %s".formatted(says.count(b.readyToMove(), "piece", "pieces")),
-                "The largest first: %s. The pieces stay and give again%s."
-                        .formatted(
-                                test,
-                                b.youngPlants() > 0
-                                        ? "; %s so far"
-                                                .formatted(says.count(b.youngPlants(), "young plant", "young plants"))
-                                        : ""),
+                words.say("task.separate", "pieces", b.readyToMove()),
+                words.say("task.separate.why", "test", test, "plants", b.youngPlants()),
                 due,
                 false,
                 null,
                 b.readyToMove(),
                 Working.of(
-                        "When to take",
+                        Statement.of(Step.WHEN_TO_TAKE),
                         k.lastTaking() == null
-                                ? Working.step("The first was seen ready on", says.day(b.earliestReady()))
-                                : Working.step("Taken last on", says.day(k.lastTaking())),
-                        Working.step("Days between takings, as the protocol has it", days + " days")));
+                                ? Statement.of(Step.FIRST_READY, "day", b.earliestReady())
+                                : Statement.of(Step.TAKEN_LAST, "day", k.lastTaking()),
+                        Statement.of(Step.DAYS_BETWEEN, "days", days)));
     }
 
     private Task move(BatchView b) {
@@ -232,20 +248,16 @@ class TaskFinder {
         return new Task(
                 Task.Kind.MOVE,
                 b,
-                "Move %s".formatted(says.count(b.readyToMove(), "ready piece", "ready pieces")),
-                late
-                        ? "Too long: the first was ready by %s, and should have moved by %s. Roots tangle and break."
-                                .formatted(says.day(b.earliestReady()), says.day(by))
-                        : "The first was ready by %s; move by %s.".formatted(says.day(b.earliestReady()), says.day(by)),
+                words.say("task.move", "pieces", b.readyToMove()),
+                words.say(late ? "task.move.late" : "task.move.why", "ready", b.earliestReady(), "by", by),
                 b.earliestReady(),
                 late,
                 null,
                 b.readyToMove(),
                 Working.of(
-                        "How long ready pieces may stand",
-                        Working.step("The first was seen ready on", says.day(b.earliestReady())),
-                        Working.step(
-                                "Plus the protocol's limit", "%d days: move by %s".formatted(limit, says.day(by)))));
+                        Statement.of(Step.HOW_LONG_READY),
+                        Statement.of(Step.FIRST_READY, "day", b.earliestReady()),
+                        Statement.of(Step.LIMIT, "days", limit, "by", by)));
     }
 
     private Task settle(BatchFacts k, PottingView p) {
@@ -254,44 +266,65 @@ class TaskFinder {
         return new Task(
                 Task.Kind.SETTLE,
                 k.batch(),
-                "Have %s settled?".formatted(says.count(p.youngPlants(), "young plant", "young plants")),
-                "Potted %s; after %d days they should hold and grow.".formatted(says.away(p.movedOn()), days),
+                words.say("task.settle", "plants", p.youngPlants()),
+                words.say("task.settle.why", "ago", says.away(p.movedOn()), "days", days),
                 due,
                 false,
                 p.id(),
                 p.youngPlants(),
                 Working.of(
-                        "When they should have settled",
-                        Working.step("Potted on", says.day(p.movedOn())),
-                        Working.step("Plus the protocol's days", "%d: %s".formatted(days, says.day(due)))));
+                        Statement.of(Step.WHEN_SETTLED),
+                        Statement.of(Step.POTTED_ON, "day", p.movedOn()),
+                        Statement.of(Step.DAYS_TO_SETTLE, "days", days, "due", due)));
     }
 
     private Task look(BatchFacts k) {
         BatchView b = k.batch();
         Protocol.Looks looks = protocolOf(b).map(p -> p.course().looks()).orElse(USUAL_LOOKS);
         double slower = b.season().slower();
-        int first = (int) Math.round(looks.first() * slower);
         int age = b.age(today.date());
         Working working;
         int day;
         String why;
         if (k.now().isEmpty()) {
-            day = first;
-            why = "Day %d; the first look is due on day %d. %s."
-                    .formatted(age, day, capital(looks.kind().words()));
+            day = (int) Math.round(looks.first() * slower);
+            why = words.say(
+                    "task.look.first.why",
+                    "age",
+                    age,
+                    "day",
+                    day,
+                    "how",
+                    capital(looks.kind().words()));
             working = Working.of(
-                    "When to look first",
-                    Working.step(
-                            slower > 1 ? "The protocol's day, slower out of season" : "The protocol's day",
-                            Text.of("%d × %.1f = day %d", looks.first(), slower, day)));
+                    Statement.of(Step.WHEN_TO_LOOK_FIRST),
+                    Statement.of(Step.FIRST_LOOK, "first", looks.first(), "slower", slower, "day", day));
         } else {
             NextLook next = NextLook.of(k.now().get(), k.seen(), looks.least(), looks.most());
             day = next.day();
             why = next.isWorthIt()
-                    ? "Day %d; last seen on day %d. By day %d, %s in ten still waiting should have become ready, by how this batch has gone."
-                            .formatted(age, k.seen(), day, Math.max(1, Math.round(10 * next.chance())))
-                    : "Day %d; last seen on day %d. By day %d, %s; %d days without a look is enough."
-                            .formatted(age, k.seen(), day, fewAreReady(next.chance()), looks.most());
+                    ? words.say(
+                            "task.look.why",
+                            "age",
+                            age,
+                            "seen",
+                            k.seen(),
+                            "day",
+                            day,
+                            "inTen",
+                            Math.max(1, Math.round(10 * next.chance())))
+                    : words.say(
+                            "task.look.longest.why",
+                            "age",
+                            age,
+                            "seen",
+                            k.seen(),
+                            "day",
+                            day,
+                            "inAHundred",
+                            Math.round(100 * next.chance()),
+                            "most",
+                            looks.most());
             working = next.working();
         }
         LocalDate due = b.dayZero().plusDays(day);
@@ -299,7 +332,7 @@ class TaskFinder {
         return new Task(
                 Task.Kind.LOOK,
                 b,
-                "Look at %s".formatted(says.count(b.counts().pending(), "piece", "pieces")),
+                words.say("task.look", "pieces", b.counts().pending()),
                 why,
                 due,
                 overdue,
@@ -308,42 +341,30 @@ class TaskFinder {
                 working);
     }
 
-    private static String fewAreReady(double chance) {
-        long inAHundred = Math.round(100 * chance);
-        return inAHundred < 1
-                ? "less than one in a hundred still waiting is reckoned to be ready"
-                : "%d in a hundred still waiting are reckoned to be ready".formatted(inAHundred);
-    }
-
     private Task giveUp(BatchFacts k, GiveUp stalled) {
         BatchView b = k.batch();
-        String firm = b.progress().seen().firmPending() > 0
-                ? " But %s last felt firm: lift one before you write them off."
-                        .formatted(
-                                b.progress().seen().firmPending() == b.counts().pending()
-                                        ? "all"
-                                        : b.progress().seen().firmPending() + " of them")
-                : "";
-        String others = stalled.isAll()
-                ? ""
-                : " The other %s may still come."
-                        .formatted(says.count(stalled.waiting() - stalled.pieces(), "piece", "pieces"));
+        int firm = b.progress().seen().firmPending();
         return new Task(
                 Task.Kind.GIVE_UP,
                 b,
-                "Give up %s?".formatted(says.count(stalled.pieces(), "piece", "pieces")),
-                "Nothing by day %d; by how this batch has gone, %s of such pieces would ever be ready.%s%s"
-                        .formatted(stalled.lastLook(), share(stalled.chance()), others, firm),
+                words.say("task.give.up", "pieces", stalled.pieces()),
+                words.say(
+                        "task.give.up.why",
+                        "day",
+                        stalled.lastLook(),
+                        "inAHundred",
+                        Math.round(100 * stalled.chance()),
+                        "others",
+                        stalled.waiting() - stalled.pieces(),
+                        "firm",
+                        firm,
+                        "allFirm",
+                        firm == b.counts().pending()),
                 b.lastKnowingLook(),
                 false,
                 null,
                 stalled.pieces(),
                 stalled.working());
-    }
-
-    private static String share(double chance) {
-        long inAHundred = Math.round(100 * chance);
-        return inAHundred < 1 ? "less than one in a hundred" : inAHundred + " in a hundred";
     }
 
     /** The question alone: what follows it is what to do then. */

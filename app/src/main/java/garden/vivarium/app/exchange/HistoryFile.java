@@ -1,5 +1,6 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.evidence.Way;
@@ -82,7 +83,7 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
             String note) {}
 
     /** Reads the file's text. */
-    static HistoryFile read(String text, Guide guide, LocalDate today) {
+    static HistoryFile read(String text, Guide guide, LocalDate today, Words words) {
         Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
         Map<String, OldBatch> batches = new LinkedHashMap<>();
         Set<String> faulty = new HashSet<>();
@@ -97,7 +98,9 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
             csv.fault(1, "—", "The file has no line after its header.", "Give a line for each look at a batch.");
         }
         // What follows from a bad line would only be noise; other batches are checked all the same.
-        batches.values().stream().filter(b -> !faulty.contains(b.name())).forEach(b -> checkLooks(b, guide, csv));
+        batches.values().stream()
+                .filter(b -> !faulty.contains(b.name()))
+                .forEach(b -> checkLooks(b, guide, csv, words));
         return new HistoryFile(new ArrayList<>(batches.values()), csv.faults());
     }
 
@@ -221,7 +224,7 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
     }
 
     /** Replays the batch look by look, so that the first look that cannot be true is named with its line. */
-    private static void checkLooks(OldBatch batch, Guide guide, Csv csv) {
+    private static void checkLooks(OldBatch batch, Guide guide, Csv csv, Words words) {
         batch.looks().sort(Comparator.comparing(OldLook::day).thenComparingLong(OldLook::line));
         var method = guide.method(batch.method()).orElseThrow();
         MilestoneSigns signs = new MilestoneSigns(method.firstSign(), method.ready());
@@ -247,7 +250,8 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
             try {
                 BatchHistory.replay(batch.stuck(), signs, looks);
             } catch (ImpossibleLook r) {
-                csv.faults().add(InvalidLine.of(look.line(), "—", r));
+                csv.faults()
+                        .add(InvalidLine.of(look.line(), "—", r.field(), words.of(r.fault()), words.remedy(r.fault())));
                 looks.remove(looks.size() - 1);
             }
         }

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Guess;
 import garden.vivarium.app.batch.HowDone;
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.batch.Material;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
@@ -15,13 +16,13 @@ import garden.vivarium.app.exchange.HistoryFile.OldBatch;
 import garden.vivarium.app.exchange.HistoryFile.OldLook;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.timing.Climate;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
@@ -51,13 +52,15 @@ class HistoryRecords implements RecordKind {
     private final Guide guide;
     private final Today today;
     private final EntityManager entities;
+    private final Words words;
 
-    HistoryRecords(OldBatches batches, Stock stock, Guide guide, Today today, EntityManager entities) {
+    HistoryRecords(OldBatches batches, Stock stock, Guide guide, Today today, EntityManager entities, Words words) {
         this.batches = batches;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
         this.entities = entities;
+        this.words = words;
     }
 
     @Override
@@ -67,7 +70,7 @@ class HistoryRecords implements RecordKind {
 
     @Override
     public Preview preview(String fileName, String text) {
-        HistoryFile file = HistoryFile.read(text, guide, today.date());
+        HistoryFile file = HistoryFile.read(text, guide, today.date(), words);
         List<InvalidLine> faults = new ArrayList<>(file.faults());
         List<Preview.PreviewRow> makes = new ArrayList<>();
         List<Preview.PreviewRow> grows = new ArrayList<>();
@@ -93,7 +96,7 @@ class HistoryRecords implements RecordKind {
 
     @Override
     public int keep(String text) {
-        HistoryFile file = HistoryFile.read(text, guide, today.date());
+        HistoryFile file = HistoryFile.read(text, guide, today.date(), words);
         List<InvalidLine> faults = new ArrayList<>(file.faults());
         Map<String, BatchView> known = known(file);
         Map<String, PlantView> plants = new HashMap<>();
@@ -178,7 +181,7 @@ class HistoryRecords implements RecordKind {
     private void tryOn(BatchView held, OldBatch b, List<OldLook> more, List<InvalidLine> faults) {
         try {
             batches.tryLooks(held.code(), commands(b, more, true));
-        } catch (ImpossibleLook r) {
+        } catch (LookRefused r) {
             faults.add(InvalidLine.of(more.get(0).line(), "—", r));
         }
     }

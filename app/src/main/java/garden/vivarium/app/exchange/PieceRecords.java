@@ -2,13 +2,13 @@ package garden.vivarium.app.exchange;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.OldBatches.Fate;
 import garden.vivarium.app.exchange.PiecesFile.PieceLine;
 import garden.vivarium.app.exchange.PiecesFile.PieceLook;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.looks.ImpossibleLook;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -121,32 +121,31 @@ class PieceRecords implements RecordKind {
             return;
         }
         for (int n = 1; n <= more.size(); n++) {
-            Optional<ImpossibleLook> refusal = isTrue(batch, more.subList(0, n));
+            Optional<LookRefused> refusal = isTrue(batch, more.subList(0, n));
             if (refusal.isPresent()) {
                 LookCommand blamed = more.get(n - 1);
                 PieceLook look = looks.stream()
                         .filter(l -> l.day().equals(blamed.lookedOn()) && l.kind() == blamed.look())
                         .findFirst()
                         .orElseThrow();
-                faults.add(InvalidLine.of(lineOf(look, refusal.get().getMessage()), "state", refusal.get()));
+                faults.add(InvalidLine.of(lineOf(look, refusal.get().piece()), "state", refusal.get()));
                 return;
             }
         }
     }
 
-    private Optional<ImpossibleLook> isTrue(BatchView batch, List<LookCommand> looks) {
+    private Optional<LookRefused> isTrue(BatchView batch, List<LookCommand> looks) {
         try {
             batches.tryLooks(batch.code(), looks);
             return Optional.empty();
-        } catch (ImpossibleLook r) {
+        } catch (LookRefused r) {
             return Optional.of(r);
         }
     }
 
-    private static long lineOf(PieceLook look, String message) {
+    private static long lineOf(PieceLook look, int piece) {
         return look.pieces().stream()
-                .filter(p -> message.startsWith("Piece %d".formatted(p.piece()))
-                        && !Character.isDigit(message.charAt(("Piece " + p.piece()).length())))
+                .filter(p -> p.piece() == piece)
                 .map(PieceLine::line)
                 .findFirst()
                 .orElse(look.line());

@@ -1,8 +1,8 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.core.looks.ImpossibleLook;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
@@ -54,7 +54,7 @@ public class Records {
             int kept = kind(upload.kind()).keep(upload.content());
             uploads.deleteById(uploadId);
             return kept;
-        } catch (ImpossibleLook changedSince) {
+        } catch (LookRefused changedSince) {
             throw new NotFound("the nursery has changed since the file was looked through");
         }
     }

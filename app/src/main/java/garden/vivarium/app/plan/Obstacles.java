@@ -3,9 +3,9 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
@@ -27,12 +27,14 @@ class Obstacles {
     private final Stock stock;
     private final People people;
     private final Says says;
+    private final Words words;
     private final Today today;
 
-    Obstacles(Stock stock, People people, Says says, Today today) {
+    Obstacles(Stock stock, People people, Says says, Words words, Today today) {
         this.stock = stock;
         this.people = people;
         this.says = says;
+        this.words = words;
         this.today = today;
     }
 
@@ -42,43 +44,56 @@ class Obstacles {
             return Optional.empty();
         }
         int most = plan.piecesAtMost();
-        String later = most == 0
-                ? ""
-                : plan.earliestDue(most)
-                        .map(due -> " All %d would do it by %s.".formatted(most, says.day(due)))
-                        .orElse(" No later day would do with %d.".formatted(most));
-        int sureOf = most == 0 ? 0 : plan.sureOf(most);
-        String fewer = sureOf == 0 ? "" : " Of %d they are as sure.".formatted(sureOf);
-        return Optional.of((plan.isBeyondReach()
-                        ? "No number would do by then this way."
-                        : "%s bears %d, and the chance with those is %s."
-                                .formatted(plant.code(), most, says.percent(plan.chance(most))))
-                + later
-                + fewer
-                + flushes(plant, plan, most)
-                + warmer(plant, plan, most));
+        List<String> said = new ArrayList<>();
+        said.add(
+                plan.isBeyondReach()
+                        ? words.say("obstacle.no.number")
+                        : words.say(
+                                "obstacle.bears",
+                                "code",
+                                plant.code(),
+                                "most",
+                                most,
+                                "chance",
+                                says.percent(plan.chance(most))));
+        if (most > 0) {
+            said.add(plan.earliestDue(most)
+                    .map(due -> words.say("obstacle.all.by", "most", most, "due", due))
+                    .orElseGet(() -> words.say("obstacle.no.later.day", "most", most)));
+            int sure = plan.sureOf(most);
+            if (sure > 0) {
+                said.add(words.say("obstacle.sure.of", "sure", sure));
+            }
+            flushes(plant, plan, most).ifPresent(said::add);
+            warmer(plan, most).ifPresent(said::add);
+        }
+        return Optional.of(String.join(" ", said));
     }
 
     /** How often the stock would have to be cut for the number to take, with its rests. */
-    private String flushes(StockPlantView plant, WayPlan plan, int most) {
-        if (most == 0 || plant.isLot() || plan.take().isEmpty()) {
-            return "";
+    private Optional<String> flushes(StockPlantView plant, WayPlan plan, int most) {
+        if (plant.isLot() || plan.take().isEmpty()) {
+            return Optional.empty();
         }
-        int cuts = (plan.take().get().pieces() + most - 1) / most;
+        int take = plan.take().get().pieces();
+        int cuts = (take + most - 1) / most;
         // More than three cuts is no plan for one season.
         return cuts < 2 || cuts > MOST_CUTS
-                ? ""
-                : " %d would be %d cuts with %d days of rest between."
-                        .formatted(
-                                plan.take().get().pieces(),
-                                cuts,
-                                stock.rhythm(plant.plant().group()).restDays());
+                ? Optional.empty()
+                : Optional.of(words.say(
+                        "obstacle.cuts",
+                        "take",
+                        take,
+                        "cuts",
+                        cuts,
+                        "rest",
+                        stock.rhythm(plant.plant().group()).restDays()));
     }
 
     /** Where it is the season that is in the way: what a lit shelf would do. */
-    private String warmer(StockPlantView plant, WayPlan plan, int most) {
-        if (plan.isInSeason() || most == 0) {
-            return "";
+    private Optional<String> warmer(WayPlan plan, int most) {
+        if (plan.isInSeason()) {
+            return Optional.empty();
         }
         return WayPlan.of(
                         plan.outlook(),
@@ -88,8 +103,7 @@ class Obstacles {
                         plan.start())
                 .take()
                 .filter(t -> t.pieces() <= most)
-                .map(t -> " Warm and lit, where there is no winter, %d would do.".formatted(t.pieces()))
-                .orElse("");
+                .map(t -> words.say("obstacle.warmer", "take", t.pieces()));
     }
 
     /**
@@ -99,35 +113,26 @@ class Obstacles {
         WayPlan plan = row.plan();
         List<String> warnings = new ArrayList<>();
         if (plan.isBeyondReach()) {
-            warnings.add(
-                    "No number of pieces gives that chance by the day due this way. A later day, fewer plants or a quicker way would do.");
+            warnings.add(words.say("warning.no.number"));
         } else if (plan.isStockShort()) {
-            int can = plant.piecesNow();
-            int rounds = can == 0 ? 0 : (plan.take().orElseThrow().pieces() + can - 1) / can;
-            warnings.add(
-                    can == 0
-                            ? "%s can give no pieces now. Let it grow, or choose another stock plant."
-                                    .formatted(plant.code())
-                            : "%s can give %d now, not %d: the chance with those is %s. A second stock plant%s, or fewer plants would do."
-                                    .formatted(
-                                            plant.code(),
-                                            can,
-                                            plan.take().orElseThrow().pieces(),
-                                            says.percent(plan.chance(can)),
-                                            rounds > MOST_CUTS ? "" : ", %d cuttings in turn".formatted(rounds)));
+            warnings.add(isShort(plant, plan));
         }
         if (!plan.isInSeason()) {
             Season season = row.protocol().material().season();
             String better = row.better()
-                    .map(b -> " Started on %s, %d would do."
-                            .formatted(says.day(b.start()), b.take().pieces()))
+                    .map(b -> " "
+                            + words.say(
+                                    "warning.season.better",
+                                    "start",
+                                    b.start(),
+                                    "take",
+                                    b.take().pieces()))
                     .orElse("");
-            warnings.add(Text.of(
-                    "Out of season for this way: reckoned %.1f times slower, and %.0f in 100 where in season 100 would strike.%s",
-                    season.slower(), 100 * season.poorer(), better));
+            warnings.add(
+                    words.say("warning.season", "slower", season.slower(), "poorer", 100 * season.poorer()) + better);
         }
         row.plan().take().flatMap(t -> overTaken(plant, t.pieces())).ifPresent(warnings::add);
-        plant.mayCut(plan.start(), null).forEach(f -> warnings.add(f.words()));
+        plant.mayCut(plan.start(), null).forEach(f -> warnings.add(words.of(f)));
         return warnings;
     }
 
@@ -144,14 +149,38 @@ class Obstacles {
             return Optional.empty();
         }
         PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
-        return Optional.of("%d of %d at once is more than its kind bears well (%d, %s). It will need twice the rest.%s"
-                .formatted(
-                        pieces,
-                        plant.piecesNow(),
-                        plant.regrowth().mayTake(today.date(), false).orElseThrow(),
-                        says.percent(rhythm.share()),
-                        rhythm.hardCut()
-                                ? " If a hard cut is meant, leave the lowest live node."
-                                : " A second stock plant would spare it."));
+        return Optional.of(words.say(
+                "warning.overtaken",
+                "pieces",
+                pieces,
+                "bears",
+                plant.piecesNow(),
+                "may",
+                plant.regrowth().mayTake(today.date(), false).orElseThrow(),
+                "share",
+                says.percent(rhythm.share()),
+                "hard",
+                rhythm.hardCut()));
+    }
+
+    private String isShort(StockPlantView plant, WayPlan plan) {
+        int can = plant.piecesNow();
+        if (can == 0) {
+            return words.say("warning.nothing.now", "code", plant.code());
+        }
+        int take = plan.take().orElseThrow().pieces();
+        int rounds = (take + can - 1) / can;
+        return words.say(
+                "warning.short",
+                "code",
+                plant.code(),
+                "can",
+                can,
+                "take",
+                take,
+                "chance",
+                says.percent(plan.chance(can)),
+                "rounds",
+                rounds > MOST_CUTS ? 0 : rounds);
     }
 }

@@ -8,6 +8,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
@@ -40,6 +41,7 @@ public class Plans {
     private final ApplicationEventPublisher events;
     private final Seen seen;
     private final Today today;
+    private final Words words;
 
     Plans(
             PlanRepository plans,
@@ -49,7 +51,8 @@ public class Plans {
             Protocols protocols,
             ApplicationEventPublisher events,
             Seen seen,
-            Today today) {
+            Today today,
+            Words words) {
         this.plans = plans;
         this.ways = ways;
         this.stock = stock;
@@ -58,6 +61,7 @@ public class Plans {
         this.events = events;
         this.seen = seen;
         this.today = today;
+        this.words = words;
     }
 
     /**
@@ -99,7 +103,7 @@ public class Plans {
         return plan;
     }
 
-    private static void refuse(StockPlantView plant, LocalDate start, String reason) {
+    private void refuse(StockPlantView plant, LocalDate start, String reason) {
         boolean reasoned = reason != null && !reason.isBlank();
         // A word of reason stands for a licence or the purpose; what is gone stays gone.
         plant.mayCut(start, reason).stream()
@@ -108,7 +112,7 @@ public class Plans {
                 .findFirst()
                 .ifPresent(f -> {
                     throw new InvalidField(
-                            "reason", "%s: %s".formatted(plant.plant().name(), f.words()));
+                            "reason", "%s: %s".formatted(plant.plant().name(), words.of(f)));
                 });
     }
 

@@ -1,11 +1,9 @@
 package garden.vivarium.app.platform;
 
-import garden.vivarium.core.looks.ImpossibleLook;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.Serializable;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Supplier;
@@ -53,8 +51,6 @@ public final class FormActions {
             return "redirect:" + done.address();
         } catch (InvalidField p) {
             refuse(next, p.field(), p.getMessage());
-        } catch (ImpossibleLook r) {
-            refuse(next, r.field().name().toLowerCase(Locale.ROOT), r.getMessage());
         }
         return "redirect:" + back;
     }

@@ -8,7 +8,8 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
@@ -34,6 +35,14 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class PromiseBook {
+
+    /** Question and steps of whether a promise will be met. */
+    enum Step implements Rule {
+        WILL_IT_BE_MET,
+        FROM,
+        TOGETHER,
+        TOGETHER_BY
+    }
 
     private static final int FAR_AHEAD = 730;
     private static final double SURE = 0.9;
@@ -293,7 +302,7 @@ public class PromiseBook {
             LocalDate day = day(promise);
             List<Prospect> shares = new ArrayList<>();
             List<PlantPromises.Drawn> drawn = new ArrayList<>();
-            List<Working.Step> steps = new ArrayList<>();
+            List<Statement> steps = new ArrayList<>();
             for (Claim c : claimsOf.getOrDefault(promise.id(), List.of())) {
                 Optional<Pool> pool = pool(c);
                 if (pool.isEmpty() || c.plants() == 0) {
@@ -310,20 +319,24 @@ public class PromiseBook {
                         c.given(),
                         pool.get().granted(),
                         pool.get().isStuck()));
-                steps.add(Working.step(
-                        "From %s, behind %d for others"
-                                .formatted(pool.get().words(), pool.get().taken() - c.plants()),
-                        Text.of("on average %.1f, nine times in ten %d or more", share.mean(), share.surely(SURE))));
+                steps.add(Statement.of(
+                        Step.FROM,
+                        "source",
+                        pool.get().words(),
+                        "others",
+                        pool.get().taken() - c.plants(),
+                        "mean",
+                        share.mean(),
+                        "surely",
+                        share.surely(SURE)));
             }
             Supply supply = Prospect.together(shares);
             double chance = supply.atLeast(promise.owed());
-            steps.add(Working.step(
-                    "Together: batches of one way share what is not known of it, different ways are independent",
-                    Text.of(
-                            "P(%d or more%s) = %.1f%%",
-                            promise.owed(),
-                            promise.due() == null ? "" : " by " + says.day(promise.due()),
-                            100 * chance)));
+            steps.add(
+                    promise.due() == null
+                            ? Statement.of(Step.TOGETHER, "owed", promise.owed(), "chance", chance)
+                            : Statement.of(
+                                    Step.TOGETHER_BY, "owed", promise.owed(), "due", promise.due(), "chance", chance));
             return new PlantPromises.Judged(
                     promise,
                     drawn,
@@ -340,7 +353,7 @@ public class PromiseBook {
                                     promise.confidence(),
                                     proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
-                    new Working("Will the promise to %s be met".formatted(promise.who()), steps));
+                    new Working(Statement.of(Step.WILL_IT_BE_MET, "who", promise.who()), steps));
         }
     }
 }

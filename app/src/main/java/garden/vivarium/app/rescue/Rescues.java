@@ -6,6 +6,9 @@ import garden.vivarium.app.plan.Ways;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Section;
@@ -41,14 +44,25 @@ class Rescues {
         this.today = today;
     }
 
+    /** What may be done, and at the same time the question that its working answers. */
+    enum What implements Rule {
+        TAKE_EVERYTHING,
+        TAKE_HALF,
+        LEAVE_IT_ALONE
+    }
+
     /**
-     * What may be done.
+     * One thing that may be done.
      *
-     * @param words in words
+     * @param what what is done
      * @param rescue how its pieces are spread, and the chances
      * @param best whether its joint chance is the greatest
      */
-    record Choice(String words, Rescue rescue, boolean best) {}
+    record Choice(What what, Rescue rescue, boolean best) {
+        public Working working() {
+            return rescue.working(Statement.of(what));
+        }
+    }
 
     /** The kinds of section that some way of the plant's group needs. */
     List<Section> sections(StockPlantView plant) {
@@ -89,20 +103,14 @@ class Rescues {
         Map<Section, Integer> half = new EnumMap<>(Section.class);
         counts.forEach((s, n) -> half.put(s, (n + 1) / 2));
         List<Choice> choices = List.of(
-                new Choice(
-                        "Take everything, leave a stump with a live joint",
-                        Rescue.best(counts, open, cut / 100.0),
-                        false),
-                new Choice(
-                        "Take half of each, leave the rest growing",
-                        Rescue.best(half, open, (alone + cut) / 200.0),
-                        false),
-                new Choice("Leave it alone", Rescue.best(Map.of(), open, alone / 100.0), false));
+                new Choice(What.TAKE_EVERYTHING, Rescue.best(counts, open, cut / 100.0), false),
+                new Choice(What.TAKE_HALF, Rescue.best(half, open, (alone + cut) / 200.0), false),
+                new Choice(What.LEAVE_IT_ALONE, Rescue.best(Map.of(), open, alone / 100.0), false));
         Choice best = choices.stream()
                 .max(Comparator.comparingDouble(c -> c.rescue().somethingLives()))
                 .orElseThrow();
         return choices.stream()
-                .map(c -> new Choice(c.words(), c.rescue(), c == best))
+                .map(c -> new Choice(c.what(), c.rescue(), c == best))
                 .toList();
     }
 

@@ -11,6 +11,7 @@ import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.app.promise.PromiseView;
 import garden.vivarium.core.guide.Protocol;
@@ -41,6 +42,7 @@ class Away {
     private final CareBook care;
     private final Protocols protocols;
     private final Says says;
+    private final Words words;
     private final Today today;
 
     Away(
@@ -51,6 +53,7 @@ class Away {
             CareBook care,
             Protocols protocols,
             Says says,
+            Words words,
             Today today) {
         this.benches = benches;
         this.toCome = toCome;
@@ -59,6 +62,7 @@ class Away {
         this.care = care;
         this.protocols = protocols;
         this.says = says;
+        this.words = words;
         this.today = today;
     }
 
@@ -119,7 +123,7 @@ class Away {
                                 c.subject().code(),
                                 c.subject().sheet(),
                                 c.what(),
-                                "Due %s; hatched pests do not wait.".formatted(says.day(c.dueOn())),
+                                words.say("away.care.why", "due", c.dueOn()),
                                 c.dueOn(),
                                 ""),
                         Optional.of(c.dueOn().plusDays(CARE_HARMS_AFTER))));
@@ -131,12 +135,12 @@ class Away {
         return found;
     }
 
-    private static Touched owed(PromiseView p) {
+    private Touched owed(PromiseView p) {
         return new Touched(
                 p.who(),
                 "/promises#p-" + p.id(),
-                "hand over %d of %s, or say that they come later".formatted(p.owed(), p.plant()),
-                "It is due while nobody is there.",
+                words.say("away.owed", "owed", p.owed(), "plant", p.plant()),
+                words.say("away.owed.why"),
                 p.due(),
                 "");
     }
@@ -149,7 +153,7 @@ class Away {
                 new Touched(
                         b.code(),
                         "/batches/" + b.code(),
-                        "%s: %s".formatted(b.plant(), task.what()),
+                        words.say("away.task", "plant", b.plant(), "task", task.what()),
                         task.why(),
                         task.due(),
                         row.place().name()),
@@ -191,9 +195,8 @@ class Away {
                     .add(new Touched(
                             b.code(),
                             "/batches/" + b.code(),
-                            "%s: the first become ready about then".formatted(b.plant()),
-                            "One in ten by %s; they should move by %s, and nobody is back before %s. Ask somebody to move them, or keep them cooler."
-                                    .formatted(says.day(first), says.day(harms), says.day(absence.back())),
+                            words.say("away.ready", "plant", b.plant()),
+                            words.say("away.ready.why", "first", first, "harms", harms, "back", absence.back()),
                             first,
                             place));
         }
@@ -214,14 +217,12 @@ class Away {
                 .add(new Touched(
                         "Plan",
                         "/plan/" + plan.id() + "/stick",
-                        "%d by %s".formatted(plan.take(), title.toLowerCase(Locale.ROOT)),
-                        (startsThen
-                                        ? "Its day falls in the absence."
-                                        : "Its first days and first look fall in the absence.")
+                        words.say("away.plan", "take", plan.take(), "title", title.toLowerCase(Locale.ROOT)),
+                        words.say(startsThen ? "away.plan.then" : "away.plan.tender")
+                                + " "
                                 + (canWait
-                                        ? " It may wait: the last safe day is %s."
-                                                .formatted(says.day(plan.lastSafeStart()))
-                                        : " It cannot wait: start it long enough before, or let somebody keep it."),
+                                        ? words.say("away.plan.can.wait", "last", plan.lastSafeStart())
+                                        : words.say("away.plan.cannot.wait")),
                         plan.startOn(),
                         ""));
     }

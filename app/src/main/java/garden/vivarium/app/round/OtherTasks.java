@@ -5,6 +5,7 @@ import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Outcome;
 import garden.vivarium.app.plan.TopUps;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.promise.PlantPromises;
 import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.app.promise.PromiseView;
@@ -39,12 +40,14 @@ class OtherTasks {
     private final PromiseBook promises;
     private final Stock stock;
     private final Says says;
+    private final Words words;
 
-    OtherTasks(CareBook care, PromiseBook promises, Stock stock, Says says) {
+    OtherTasks(CareBook care, PromiseBook promises, Stock stock, Says says, Words words) {
         this.care = care;
         this.promises = promises;
         this.stock = stock;
         this.says = says;
+        this.words = words;
     }
 
     /** All of the day, among these stock plants. */
@@ -75,40 +78,56 @@ class OtherTasks {
                         .findFirst()
                         .map(StockPlantView::place)
                         .orElseGet(() -> stock.places().get(0)));
-        String stands = "%s of %s asked, due %s."
-                .formatted(says.percent(j.chance()), says.percent(p.confidence()), says.day(p.due()));
+        String stands = words.say(
+                "round.promise.stands",
+                "chance",
+                says.percent(j.chance()),
+                "asked",
+                says.percent(p.confidence()),
+                "due",
+                p.due());
         return new OtherTask(
                 place,
                 "Promise",
                 new Subject(p.who(), "/promises#p-" + p.id(), p.plant()),
-                "%d owed, at risk".formatted(p.owed()),
-                advice.map(a -> "%s Stick %d more of %s today (%s)%s."
-                                .formatted(
-                                        stands,
-                                        a.take(),
-                                        a.from().code(),
-                                        a.way().title(),
-                                        a.last().equals(p.due()) || a.takeThen() == a.take()
-                                                ? ""
-                                                : ", or %d by %s at the latest"
-                                                        .formatted(a.takeThen(), says.day(a.last()))))
-                        .orElse(stands
-                                + " Nothing stuck today would be there in time: warn them, or find plants elsewhere."),
+                words.say("round.promise.at.risk", "owed", p.owed()),
+                stands + " " + advice.map(a -> topUp(p, a)).orElseGet(() -> words.say("round.promise.too.late")),
                 true,
                 advice.map(a -> List.of(
                                 Action.send(
-                                        "Stick %d".formatted(a.take()), "/promises/" + p.id() + "/top-up", Map.of()),
+                                        words.say("round.promise.stick", "take", a.take()),
+                                        "/promises/" + p.id() + "/top-up",
+                                        Map.of()),
                                 Action.go("See", "/promises#p-" + p.id())))
                         .orElseGet(() -> List.of(Action.go("See", "/promises#p-" + p.id()))));
+    }
+
+    private String topUp(PromiseView p, TopUps.Advice a) {
+        boolean laterToo = !a.last().equals(p.due()) && a.takeThen() != a.take();
+        return words.say(
+                laterToo ? "round.promise.top.up.or.later" : "round.promise.top.up",
+                "take",
+                a.take(),
+                "code",
+                a.from().code(),
+                "way",
+                a.way().title(),
+                "then",
+                a.takeThen(),
+                "last",
+                a.last());
     }
 
     private OtherTask treat(CareView c, Map<UUID, PlaceView> places, LocalDate day) {
         return new OtherTask(
                 places.get(c.subject().place()),
                 "Treat",
-                new Subject(c.subject().code(), c.subject().sheet(), c.cause() == null ? "" : "against " + c.cause()),
+                new Subject(
+                        c.subject().code(),
+                        c.subject().sheet(),
+                        c.cause() == null ? "" : words.say("round.treat.against", "cause", c.cause())),
                 c.what(),
-                "Due %s; repeated so that what hatches is met before it lays.".formatted(says.day(c.dueOn())),
+                words.say("round.treat.why", "due", c.dueOn()),
                 day.isAfter(c.dueOn().plusDays(DAYS_UNTIL_PRESSING)),
                 List.of(Action.send("Done", "/care/" + c.id() + "/done", Map.of())));
     }
@@ -120,10 +139,14 @@ class OtherTasks {
                 "Worked?",
                 new Subject(c.subject().code(), c.subject().sheet(), ""),
                 c.what(),
-                "Done %s%s. What worked is kept, and told next time."
-                        .formatted(
+                c.cause() == null
+                        ? words.say("round.worked.why", "ago", says.away(c.doneOn()))
+                        : words.say(
+                                "round.worked.for.why",
+                                "ago",
                                 says.away(c.doneOn()),
-                                c.cause() == null ? "" : ", for " + c.cause().toLowerCase(Locale.ROOT)),
+                                "cause",
+                                c.cause().toLowerCase(Locale.ROOT)),
                 false,
                 List.of(
                         Action.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),
@@ -138,9 +161,8 @@ class OtherTasks {
         return Optional.of(of(
                 s,
                 "Lift",
-                "out of quarantine?",
-                "Its time was over on %s. Look it over once more: nothing seen, and it may join the rest."
-                        .formatted(says.day(s.quarantineUntil())),
+                words.say("round.lift"),
+                words.say("round.lift.why", "until", s.quarantineUntil()),
                 List.of(Action.send("Lift it", "/stock/" + s.id() + "/lift", Map.of()))));
     }
 
@@ -155,9 +177,10 @@ class OtherTasks {
         return Optional.of(of(
                 s,
                 "Woken?",
-                "has it woken?",
-                "Dormant; %s. Its clock starts when it wakes."
-                        .formatted(seen == null ? "nobody has looked yet" : "last seen " + says.away(seen)),
+                words.say("round.woken"),
+                seen == null
+                        ? words.say("round.woken.never.why")
+                        : words.say("round.woken.why", "ago", says.away(seen)),
                 List.of(
                         Action.send("Not yet", address, Map.of("notYet", "true")),
                         Action.send("It has woken", address, Map.of()))));
@@ -171,8 +194,8 @@ class OtherTasks {
                 ? Optional.of(of(
                         s,
                         "Offsets",
-                        "take its offsets",
-                        "It flowers once and dies; offsets of a third of its size are its succession.",
+                        words.say("round.offsets"),
+                        words.say("round.offsets.why"),
                         List.of(
                                 Action.go("Plan", "/plan?stock=" + s.id()),
                                 Action.go("Look", "/stock/" + s.id() + "#look"))))
@@ -193,12 +216,15 @@ class OtherTasks {
                 ? Optional.of(of(
                         s,
                         "Cut?",
-                        "can be cut again, %d at most".formatted(may.get()),
-                        "Rested since %s. %s %d; a share of that leaves it strong."
-                                .formatted(
-                                        says.day(rested.get()),
-                                        s.estimated() ? "By regrowth it bears about" : "By count it bears",
-                                        s.piecesNow()),
+                        words.say("round.rested", "may", may.get()),
+                        words.say(
+                                "round.rested.why",
+                                "since",
+                                rested.get(),
+                                "estimated",
+                                s.estimated(),
+                                "pieces",
+                                s.piecesNow()),
                         List.of(
                                 Action.send("Seen", "/stock/" + s.id() + "/rest-seen", Map.of()),
                                 Action.go("Plan", "/plan?stock=" + s.id()))))

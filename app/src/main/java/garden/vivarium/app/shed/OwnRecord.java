@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.Level;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.evidence.StrikeRate;
@@ -35,7 +36,8 @@ record OwnRecord(
                 batches.stream().mapToLong(WayBatch::kept).sum(),
                 finished.isEmpty()
                         ? Optional.empty()
-                        : Optional.of(StrikeRate.of(guideRate, List.of(new Level("your batches", finished)), rho)),
+                        : Optional.of(
+                                StrikeRate.of(guideRate, List.of(new Level(Closeness.OWN_BATCHES, finished)), rho)),
                 batches.stream().allMatch(b -> b.lastKnowingLook() == 0)
                         ? Optional.empty()
                         : RootingCurve.fit(pooled).median());

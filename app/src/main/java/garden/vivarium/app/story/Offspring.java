@@ -6,6 +6,7 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
@@ -16,6 +17,7 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
@@ -27,16 +29,19 @@ class Offspring {
 
     private static final int LONGEST_PLACE = 80;
     /** What is still to be minded where it does not forbid. */
-    private static final Set<String> TOLD = Set.of("protected", "origin", "quarantine", "name");
+    private static final Set<MayCut.Matter> TOLD =
+            EnumSet.of(MayCut.Matter.PROTECTION, MayCut.Matter.ORIGIN, MayCut.Matter.QUARANTINE, MayCut.Matter.NAME);
 
     private final Batches batches;
     private final Stock stock;
     private final Protocols protocols;
+    private final Words words;
 
-    Offspring(Batches batches, Stock stock, Protocols protocols) {
+    Offspring(Batches batches, Stock stock, Protocols protocols, Words words) {
         this.batches = batches;
         this.stock = stock;
         this.protocols = protocols;
+        this.words = words;
     }
 
     /**
@@ -91,10 +96,10 @@ class Offspring {
         }
         List<MayCut.Finding> findings = mayCut(batch, cutOn);
         findings.stream()
-                .filter(f -> f.weight() == MayCut.Weight.REFUSED && !f.rule().equals("gone"))
+                .filter(f -> f.weight() == MayCut.Weight.REFUSED && f.matter() != MayCut.Matter.GONE)
                 .findFirst()
                 .ifPresent(f -> {
-                    throw new InvalidField("way", f.words());
+                    throw new InvalidField("way", words.of(f));
                 });
         NewBatch.Draft cut = NewBatch.by(protocol)
                 .of(
@@ -105,7 +110,7 @@ class Offspring {
                 .taken(cutOn, pieces);
         BatchView made = batches.make((protocol.wound().callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
         return new Recut(
-                made, findings.stream().filter(f -> TOLD.contains(f.rule())).toList());
+                made, findings.stream().filter(f -> TOLD.contains(f.matter())).toList());
     }
 
     /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
@@ -30,13 +31,16 @@ class OffspringController {
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
+    private final Words words;
 
-    OffspringController(Offspring offspring, Batches batches, Stock stock, Protocols protocols, Guide guide) {
+    OffspringController(
+            Offspring offspring, Batches batches, Stock stock, Protocols protocols, Guide guide, Words words) {
         this.offspring = offspring;
         this.batches = batches;
         this.stock = stock;
         this.protocols = protocols;
         this.guide = guide;
+        this.words = words;
     }
 
     @GetMapping("/offspring")
@@ -72,7 +76,7 @@ class OffspringController {
             RedirectAttributes next) {
         return FormActions.runAndGo(next, "/batches/" + code + "/offspring", () -> {
             Offspring.Recut cut = offspring.recut(code, way, pieces, cutOn, where);
-            String minding = cut.minding().stream().map(f -> " " + f.words()).collect(Collectors.joining());
+            String minding = cut.minding().stream().map(f -> " " + words.of(f)).collect(Collectors.joining());
             return new FormActions.Result(
                     "Write the label now: " + cut.made().label() + minding,
                     "/batches/" + cut.made().code());

@@ -11,6 +11,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockLookView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.Level;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.Guide;
@@ -150,7 +151,7 @@ class Stories {
                         ? Optional.empty()
                         : Optional.of(StrikeRate.of(
                                 usual,
-                                List.of(new Level("finished batches of " + plant.code(), counts)),
+                                List.of(new Level(Closeness.THIS_STOCK_PLANT, counts)),
                                 evidence.record().spread().rho())));
     }
 }

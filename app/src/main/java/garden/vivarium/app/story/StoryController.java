@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -33,14 +34,23 @@ class StoryController {
     private final StockCare stockCare;
     private final Guide guide;
     private final Today today;
+    private final Words words;
 
-    StoryController(Stories stories, Families families, Stock stock, StockCare stockCare, Guide guide, Today today) {
+    StoryController(
+            Stories stories,
+            Families families,
+            Stock stock,
+            StockCare stockCare,
+            Guide guide,
+            Today today,
+            Words words) {
         this.stories = stories;
         this.families = families;
         this.stock = stock;
         this.stockCare = stockCare;
         this.guide = guide;
         this.today = today;
+        this.words = words;
     }
 
     @GetMapping
@@ -100,7 +110,7 @@ class StoryController {
             @RequestParam LocalDate start,
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
-            return stockCare.quarantine(id, pest, start).why();
+            return words.of(stockCare.quarantine(id, pest, start).why());
         });
     }
 

@@ -18,7 +18,6 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.BatchHistory;
-import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.PieceState;
@@ -134,13 +133,13 @@ class BatchesTest {
         look(batch, Growing.count(TODAY.minusDays(5), 5, 2));
 
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.minusDays(3), 4, 2)))
-                .isInstanceOf(ImpossibleLook.class)
+                .isInstanceOf(LookRefused.class)
                 .hasMessageContaining("cannot fall from 5 to 4");
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.plusDays(1), 6, 2)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("still to come");
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.minusDays(21), 0, 0)))
-                .isInstanceOf(ImpossibleLook.class)
+                .isInstanceOf(LookRefused.class)
                 .hasMessageContaining("before the day stuck");
         assertThat(in(() -> sheets.of(batch.code()).checks())).hasSize(1);
         assertThat(find(batch).counts().ready()).isEqualTo(5);
@@ -307,7 +306,7 @@ class BatchesTest {
                     made.add(in(() ->
                             checks.findByClientId(look.clientId()).orElseThrow().getId()));
                 }
-            } catch (ImpossibleLook impossible) {
+            } catch (LookRefused impossible) {
                 // A random history may contradict itself; what matters is what is kept.
                 assertThat(impossible.getMessage()).isNotBlank();
             }

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.evidence.Closeness;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.plan.Outlook;
 import java.io.IOException;
@@ -22,7 +24,7 @@ class OutlookTextTest {
         for (var protocol : Guide.load().protocols()) {
             Outlook outlook = Outlook.ofGuide(protocol, 0.08);
             String text = texts.write(outlook);
-            assertThat(text).startsWith("{\"format\":2,");
+            assertThat(text).startsWith("{\"format\":3,");
             assertThat(texts.read(text)).as(protocol.key()).isEqualTo(outlook);
         }
     }
@@ -59,12 +61,34 @@ class OutlookTextTest {
     }
 
     @Test
+    void formatTwoToldInWordsHowCloseItsEvidenceIs() throws IOException {
+        Outlook old = texts.read(sample("outlook-format-2.json"));
+
+        assertThat(old.inSeason().strike().shares())
+                .extracting(StrikeRate.Share::closeness)
+                .containsExactly(
+                        Closeness.OTHER_GROUPS,
+                        Closeness.OTHER_PLANTS,
+                        Closeness.OTHER_WAYS,
+                        Closeness.OTHER_SEASON,
+                        Closeness.THIS_WAY);
+        assertThat(old.inSeason().strike().shares().get(4).weight()).isEqualTo(44.80346971757719);
+        assertThat(old.inSeason().firstSignRate().shares())
+                .extracting(StrikeRate.Share::closeness)
+                .endsWith(Closeness.THIS_WAY);
+        assertThat(texts.read(texts.write(old))).isEqualTo(old);
+        assertThatThrownBy(() -> texts.read(
+                        sample("outlook-format-2.json").replace("This plant, this way\"", "Those over there\"")))
+                .hasMessageContaining("a level that is none");
+    }
+
+    @Test
     void whatIsMissingOrNotKnownIsNeverSilentlyNothing() {
         String text = texts.write(Outlook.ofGuide(Guide.load().protocols().get(0), 0.08));
 
         assertThatThrownBy(() -> texts.read(text.replace("\"tau\"", "\"tao\""))).hasMessageContaining("cannot be read");
-        assertThatThrownBy(() -> texts.read(text.replace("\"format\":2", "\"format\":3")))
-                .hasMessageContaining("format 3");
+        assertThatThrownBy(() -> texts.read(text.replace("\"format\":3", "\"format\":9")))
+                .hasMessageContaining("format 9");
     }
 
     private static String sample(String name) throws IOException {

@@ -15,8 +15,10 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
@@ -51,6 +53,7 @@ class TaskFinderTest {
     private final Today today = mock(Today.class);
     private final Protocols protocols = mock(Protocols.class);
     private TaskFinder finder;
+    private Words words;
 
     @BeforeEach
     void onDayTwenty() {
@@ -58,7 +61,8 @@ class TaskFinderTest {
         when(protocols.version(PLUGS.key(), 1)).thenReturn(Optional.of(PLUGS));
         Says says = mock(Says.class, org.mockito.Mockito.CALLS_REAL_METHODS);
         ReflectionTestUtils.setField(says, "today", today);
-        finder = new TaskFinder(new GuideLookup(GUIDE, protocols), says, today);
+        words = new Words(new Messages(), says);
+        finder = new TaskFinder(new GuideLookup(GUIDE, protocols), says, words, today);
     }
 
     @Test
@@ -71,7 +75,7 @@ class TaskFinderTest {
                 .isEqualTo(STUCK.plusDays(PLUGS.course().looks().first()));
         assertThat(inSeason.why()).contains("Day 20").contains("a gentle tug".substring(2));
         assertThat(winter.due()).isEqualTo(STUCK.plusDays(13));
-        assertThat(winter.working().steps().get(0).figures()).isEqualTo("8 × 1.6 = day 13");
+        assertThat(words.figures(winter.working().steps().get(0))).isEqualTo("8 × 1.6 = day 13");
     }
 
     @Test

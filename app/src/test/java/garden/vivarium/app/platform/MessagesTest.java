@@ -27,7 +27,7 @@ class MessagesTest {
     void everyMessageIsWellFormedAndItsPlaceholdersHaveNames(String key) {
         String pattern = ResourceBundle.getBundle("messages", Locale.ROOT).getString(key);
 
-        assertThat(pattern).isNotBlank().doesNotContain("'", "%d", "%s");
+        assertThat(pattern).isNotBlank().doesNotContain("'", "%d", "%s", "number, ");
         assertThat(new MessageFormat(pattern, ULocale.UK).getArgumentNames())
                 .allSatisfy(name -> assertThat(name).matches("[a-z][A-Za-z]*"));
     }
@@ -39,6 +39,12 @@ class MessagesTest {
         assertThat(messages.say("guide.warmth.for", "range", "5 °C", "weeks", 1200))
                 .isEqualTo("5 °C for 1,200 weeks");
         assertThat(messages.say("guide.apart", "cm", 7.5)).isEqualTo("7.5 cm apart");
+    }
+
+    @Test
+    void aTieIsRoundedUpAsEverywhere() {
+        assertThat(messages.say("StrikeRate.GUIDE.figures", "rate", 0.585, "weight", 0.25))
+                .isEqualTo("59% × 0.3");
     }
 
     @Test

@@ -269,7 +269,7 @@ public final class NurseryRecord {
         for (Batches level : levels(asked)) {
             List<BatchCount> counts = new ArrayList<>();
             level.batches().forEach(b -> counting.of(b, asked).ifPresent(counts::add));
-            counted.add(new Level(level.name(), counts));
+            counted.add(new Level(level.closeness(), counts));
         }
         return StrikeRate.of(guideRate, counted, spread.rho());
     }
@@ -334,7 +334,7 @@ public final class NurseryRecord {
         return known;
     }
 
-    private record Batches(String name, List<WayBatch> batches) {}
+    private record Batches(Closeness closeness, List<WayBatch> batches) {}
 
     private List<List<WayBatch>> levelsOf(WayInSeason asked, Predicate<WayBatch> which) {
         return levels(asked).stream()
@@ -363,10 +363,10 @@ public final class NurseryRecord {
             }
         }
         return List.of(
-                new Batches("Other groups, %s in %s".formatted(way.method(), way.medium()), sameMedium),
-                new Batches("Other plants of its group, %s".formatted(way.method()), sameGroup),
-                new Batches("This plant, %s in other ways".formatted(way.method()), samePlant),
-                new Batches("This plant, this way, at other times of year", otherSeason),
-                new Batches("This plant, this way", sameSeason));
+                new Batches(Closeness.OTHER_GROUPS, sameMedium),
+                new Batches(Closeness.OTHER_PLANTS, sameGroup),
+                new Batches(Closeness.OTHER_WAYS, samePlant),
+                new Batches(Closeness.OTHER_SEASON, otherSeason),
+                new Batches(Closeness.THIS_WAY, sameSeason));
     }
 }

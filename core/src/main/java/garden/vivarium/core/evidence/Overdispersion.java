@@ -1,6 +1,7 @@
 package garden.vivarium.core.evidence;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import java.util.Arrays;
 import java.util.Collection;
@@ -55,19 +56,24 @@ public record Overdispersion(double rho, int batches) {
         return new Overdispersion(posteriorMean(new Evidence(ways, strengths)), batches);
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** How much batches differ beyond chance. */
+        HOW_MUCH,
+        /** From {@code batches} finished batches: ρ = {@code rho}. */
+        RHO,
+        /** A tray of {@code tray} counts as {@code pieces} independent ones. */
+        TRAY
+    }
+
+    private static final int TRAY = 40;
+
     /** How it came about. */
     public Working working() {
         return Working.of(
-                "How much batches differ beyond chance",
-                Working.step(
-                        batches == 0
-                                ? "No batch is finished yet: what is usual"
-                                : "What is usual, moved by your %d finished %s"
-                                        .formatted(batches, batches == 1 ? "batch" : "batches"),
-                        Text.of("ρ = %.3f", rho)),
-                Working.step(
-                        "So a tray of 40 counts as this many independent pieces",
-                        Text.of("40 ÷ (1 + 39 × %.3f) = %.1f", rho, 40 / (1 + 39 * rho))));
+                Statement.of(Step.HOW_MUCH),
+                Statement.of(Step.RHO, "batches", batches, "rho", rho),
+                Statement.of(Step.TRAY, "tray", TRAY, "rho", rho, "pieces", TRAY / (1 + (TRAY - 1) * rho)));
     }
 
     /**

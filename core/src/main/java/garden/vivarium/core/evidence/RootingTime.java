@@ -1,6 +1,7 @@
 package garden.vivarium.core.evidence;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.timing.Window;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -126,25 +127,48 @@ public record RootingTime(double guideMu, double shift, double unsure, double ta
         return new RootingTime(guideMu, known, 0, tau, within, batches);
     }
 
-    /** How it came about, for the milestone of the given name. */
-    public Working working(String milestone) {
+    /** Questions and steps of its working. */
+    public enum Step implements Rule {
+        /** How long to first sign. */
+        TO_FIRST_SIGN,
+        /** How long to ready. */
+        TO_READY,
+        /** The guide's {@code median} × e^{@code shift} by {@code batches} = {@code days}, unsure by e^±{@code unsure}. */
+        MEDIAN,
+        /** Batches spread by τ, {@code tau}; pieces of one by s, {@code within}. */
+        SPREAD,
+        /** One in ten, half and nine in ten: e^({@code mu} ± 1.28 × {@code sigma}), days {@code early}, {@code middle}, {@code late}. */
+        DAYS
+    }
+
+    /** How the days to first sign came about. */
+    public Working workingOfFirstSign() {
+        return working(Step.TO_FIRST_SIGN);
+    }
+
+    /** How the days to ready came about. */
+    public Working workingOfReady() {
+        return working(Step.TO_READY);
+    }
+
+    private Working working(Step question) {
         return Working.of(
-                "How long to " + milestone,
-                Working.step(
-                        batches == 0
-                                ? "From the guide's days alone"
-                                : "The guide's median, and your %d %s against it"
-                                        .formatted(batches, batches == 1 ? "batch" : "batches"),
-                        Text.of(
-                                "%.1f days × e^%.3f = %.1f days; e^±%.2f unsure",
-                                Math.exp(guideMu), shift, Math.exp(mu()), Math.sqrt(unsure))),
-                Working.step(
-                        "Whole batches run faster or slower by this much, pieces of one batch by that",
-                        Text.of("τ = %.3f, s = %.3f", tau, within)),
-                Working.step(
-                        "One in ten, half and nine in ten of those that get there",
-                        Text.of(
-                                "e^(%.3f − 1.28 × %.3f), e^%.3f, e^(%.3f + 1.28 × %.3f) = day %.0f, %.0f, %.0f",
-                                mu(), sigma(), mu(), mu(), sigma(), day(0.1), day(0.5), day(0.9))));
+                Statement.of(question),
+                Statement.of(
+                        Step.MEDIAN,
+                        "batches",
+                        batches,
+                        "median",
+                        Math.exp(guideMu),
+                        "shift",
+                        shift,
+                        "days",
+                        Math.exp(mu()),
+                        "unsure",
+                        Math.sqrt(unsure)),
+                Statement.of(Step.SPREAD, "tau", tau, "within", within),
+                Statement.of(
+                        Step.DAYS, "mu", mu(), "sigma", sigma(), "early", day(0.1), "middle", day(0.5), "late",
+                        day(0.9)));
     }
 }

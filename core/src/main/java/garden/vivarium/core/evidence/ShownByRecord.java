@@ -67,8 +67,10 @@ final class ShownByRecord implements FailuresShown {
     StrikeRate mean(double day) {
         double prior = Math.max(LEAST, Math.min(1 - LEAST, ready.by(day) * PART_OF_READY));
         List<Level> counted = new ArrayList<>();
-        for (List<Failed> level : levels) {
-            counted.add(new Level("", level.stream().map(f -> f.by(day)).toList()));
+        for (int i = 0; i < levels.size(); i++) {
+            counted.add(new Level(
+                    Closeness.values()[i],
+                    levels.get(i).stream().map(f -> f.by(day)).toList()));
         }
         return StrikeRate.of(prior, PRIOR_PIECES, counted, rho);
     }

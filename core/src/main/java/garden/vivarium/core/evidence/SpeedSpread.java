@@ -1,6 +1,7 @@
 package garden.vivarium.core.evidence;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import java.util.Collection;
 import java.util.List;
@@ -82,14 +83,16 @@ public record SpeedSpread(double tau, int batches) {
         return logs / 2 - (second - first * first / (sum + prior)) / 2 - Math.log1p(sum / prior) / 2;
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** How much batches differ in speed. */
+        HOW_MUCH,
+        /** From {@code batches} batches: τ = {@code tau}. */
+        TAU
+    }
+
     /** How it came about. */
     public Working working() {
-        return Working.of(
-                "How much batches differ in speed",
-                Working.step(
-                        batches == 0
-                                ? "Until your batches tell: what is usual"
-                                : "From %d batches, each against its own way".formatted(batches),
-                        Text.of("τ = %.3f: two batches in three within e^±%.2f", tau, tau)));
+        return Working.of(Statement.of(Step.HOW_MUCH), Statement.of(Step.TAU, "batches", batches, "tau", tau));
     }
 }

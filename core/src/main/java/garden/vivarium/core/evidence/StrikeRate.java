@@ -1,6 +1,7 @@
 package garden.vivarium.core.evidence;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,12 +34,12 @@ public record StrikeRate(
     /**
      * What one level weighs in the answer.
      *
-     * @param name the level's name
+     * @param closeness how close its batches are to what is asked
      * @param batches batches in it
      * @param weight pieces that it is worth in the answer
      * @param rate its own rate, kept ÷ judged after weighting
      */
-    public record Share(String name, int batches, double weight, double rate) {}
+    public record Share(Closeness closeness, int batches, double weight, double rate) {}
 
     /** The rate from the guide alone. */
     public static StrikeRate ofGuide(double guideRate, double rho) {
@@ -79,14 +80,14 @@ public record StrikeRate(
             }
             alpha += kept;
             beta += pieces - kept;
-            shares.add(new Share(level.name(), level.batches().size(), pieces, kept / pieces));
+            shares.add(new Share(level.closeness(), level.batches().size(), pieces, kept / pieces));
             if (i < levels.size() - 1) {
                 double s = alpha + beta;
                 double shrink = 1 / (1 + s / HANDED_ON);
                 alpha *= shrink;
                 beta *= shrink;
                 guideWeight *= shrink;
-                shares.replaceAll(e -> new Share(e.name(), e.batches(), e.weight() * shrink, e.rate()));
+                shares.replaceAll(e -> new Share(e.closeness(), e.batches(), e.weight() * shrink, e.rate()));
             }
         }
         return new StrikeRate(alpha, beta, rho, guideRate, guideWeight, shares);
@@ -119,27 +120,55 @@ public record StrikeRate(
         return NextBatch.of(m, ofMean + rho * (m * (1 - m) - ofMean));
     }
 
+    /** Question and steps of its working; each closeness of evidence is a step too. */
+    public enum Step implements Rule {
+        /** How many strike. */
+        HOW_MANY,
+        /** The guide's {@code rate}, worth {@code pieces}, weighs {@code weight} here; whether {@code alone}. */
+        GUIDE,
+        /** {@code batches} so close, at {@code rate}, weigh {@code weight} pieces. */
+        OTHER_GROUPS,
+        OTHER_PLANTS,
+        OTHER_WAYS,
+        OTHER_SEASON,
+        THIS_WAY,
+        THIS_STOCK_PLANT,
+        OWN_BATCHES,
+        /** Together: α {@code alpha} and β {@code beta} make {@code mean}. */
+        TOGETHER,
+        /** The mean lies nine times in ten within {@code low} and {@code high}. */
+        MEAN_WITHIN,
+        /** One batch scatters by ρ, {@code rho}: nine times in ten within {@code low} and {@code high}. */
+        BATCH_WITHIN
+    }
+
     /** How it came about, level by level. */
     public Working working() {
-        List<Working.Step> steps = new ArrayList<>();
-        steps.add(Working.step(
-                Text.of("The guide starts it: its rate, worth %.0f pieces", GUIDE_PIECES)
-                        + (shares.isEmpty() ? "" : "; what is left of that here"),
-                Text.of("%.0f%% × %.1f", 100 * guideRate, guideWeight)));
+        List<Statement> steps = new ArrayList<>();
+        steps.add(Statement.of(
+                Step.GUIDE,
+                "pieces",
+                GUIDE_PIECES,
+                "alone",
+                shares.isEmpty(),
+                "rate",
+                guideRate,
+                "weight",
+                guideWeight));
         for (Share s : shares) {
-            steps.add(Working.step(
-                    "%s: %d %s".formatted(s.name(), s.batches(), s.batches() == 1 ? "batch" : "batches"),
-                    Text.of("%.0f%% × %.1f", 100 * s.rate(), s.weight())));
+            steps.add(Statement.of(
+                    Step.valueOf(s.closeness().name()),
+                    "batches",
+                    s.batches(),
+                    "rate",
+                    s.rate(),
+                    "weight",
+                    s.weight()));
         }
-        steps.add(Working.step("Together", Text.of("%.1f ÷ (%.1f + %.1f) = %.1f%%", alpha, alpha, beta, 100 * mean())));
-        steps.add(Working.step(
-                "The mean lies nine times in ten within",
-                Text.of("%.0f%% to %.0f%%", 100 * quantile(0.05), 100 * quantile(0.95))));
+        steps.add(Statement.of(Step.TOGETHER, "alpha", alpha, "beta", beta, "mean", mean()));
+        steps.add(Statement.of(Step.MEAN_WITHIN, "low", quantile(0.05), "high", quantile(0.95)));
         NextBatch next = nextBatch();
-        steps.add(Working.step(
-                "One batch scatters more than the mean (ρ %s): nine times in ten within"
-                        .formatted(Text.of("%.3f", rho)),
-                Text.of("%.0f%% to %.0f%%", 100 * next.quantile(0.05), 100 * next.quantile(0.95))));
-        return new Working("How many strike", steps);
+        steps.add(Statement.of(Step.BATCH_WITHIN, "rho", rho, "low", next.quantile(0.05), "high", next.quantile(0.95)));
+        return new Working(Statement.of(Step.HOW_MANY), steps);
     }
 }

@@ -1,5 +1,7 @@
 package garden.vivarium.core.looks;
 
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.looks.ImpossibleLook.Fault;
 import garden.vivarium.core.looks.ImpossibleLook.Field;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Milestone;
@@ -23,7 +25,6 @@ import java.util.stream.Stream;
  */
 public final class BatchHistory {
 
-    private static final String TAKE_BACK = "take that reading back first if it was wrong.";
     private static final Comparator<PieceTrack> EARLIEST = Comparator.comparingInt(PieceTrack::firstSignBy)
             .thenComparingInt(PieceTrack::lastNotReady)
             .thenComparingInt(PieceTrack::number);
@@ -49,7 +50,7 @@ public final class BatchHistory {
      * @param stuck pieces stuck, 1 and up
      * @param signs by what the protocol tells its milestones
      * @param looks all looks, in any order of days
-     * @throws ImpossibleLook if a look cannot be true beside the others; the message names the remedy
+     * @throws ImpossibleLook if a look cannot be true beside the others; it names the field and the rule
      */
     public static BatchHistory replay(int stuck, MilestoneSigns signs, Collection<? extends Look> looks) {
         if (stuck < 1) {
@@ -110,10 +111,7 @@ public final class BatchHistory {
 
     private void take(Look look) {
         if (look.day() < 0) {
-            throw new ImpossibleLook(
-                    Field.DAY,
-                    "The look is dated before the day stuck",
-                    "give a day from the day stuck on, or correct that day.");
+            throw new ImpossibleLook(Field.DAY, Statement.of(Fault.BEFORE_DAY_STUCK));
         }
         if (look instanceof Look.ByPiece byPiece) {
             byPiece.readings().forEach(r -> takeReading(look.day(), r));
@@ -125,27 +123,30 @@ public final class BatchHistory {
     private void takeReading(int day, Reading reading) {
         if (reading.piece() < 1 || reading.piece() > pieces.size()) {
             throw new ImpossibleLook(
-                    Field.PIECE,
-                    "Piece %d is not in this batch of %d".formatted(reading.piece(), pieces.size()),
-                    "give a number from 1 to %d.".formatted(pieces.size()));
+                    Field.PIECE, Statement.of(Fault.NO_SUCH_PIECE, "piece", reading.piece(), "pieces", pieces.size()));
         }
         PieceTrack piece = pieces.get(reading.piece() - 1);
         PieceState next = reading.state();
         if (piece.state().isEnd() && next != piece.state()) {
             throw new ImpossibleLook(
                     Field.PIECE,
-                    "Piece %d was %s on day %d"
-                            .formatted(reading.piece(), piece.state().words(), piece.since()),
-                    TAKE_BACK);
+                    Statement.of(Fault.ENDED, "piece", reading.piece(), "state", piece.state(), "day", piece.since()));
         }
-        refuseWhatCannotBeKnown(reading.kind(), next, day, "Piece %d: ".formatted(reading.piece()));
+        refuseWhatCannotBeKnown(reading.kind(), next, day, reading.piece());
         boolean rootsUnknown = next == PieceState.NONE && !signs.knowsReady(reading.kind());
         if (next.compareTo(piece.state()) < 0 && !rootsUnknown) {
             throw new ImpossibleLook(
                     Field.PIECE,
-                    "Piece %d was %s on day %d and cannot go back to %s"
-                            .formatted(reading.piece(), piece.state().words(), piece.since(), next.words()),
-                    TAKE_BACK);
+                    Statement.of(
+                            Fault.CANNOT_GO_BACK,
+                            "piece",
+                            reading.piece(),
+                            "state",
+                            piece.state(),
+                            "day",
+                            piece.since(),
+                            "next",
+                            next));
         }
         if (!next.isEnd()) {
             piece.alive(day, reading.kind(), signs, next.compareTo(PieceState.FIRST_SIGN) < 0 || piece.hasFirstSign());
@@ -160,7 +161,7 @@ public final class BatchHistory {
         reading.firmness().ifPresent(piece::feels);
     }
 
-    private void refuseWhatCannotBeKnown(LookKind kind, PieceState state, int day, String where) {
+    private void refuseWhatCannotBeKnown(LookKind kind, PieceState state, int day, int piece) {
         boolean knows = switch (state) {
             case FIRST_SIGN -> signs.firstSign().isEmpty() || signs.knowsFirstSign(kind);
             case READY -> signs.knowsReady(kind);
@@ -168,21 +169,13 @@ public final class BatchHistory {
         };
         if (!knows) {
             throw new ImpossibleLook(
-                    Field.LOOK,
-                    where + "a look %s cannot tell of %s".formatted(kind.words(), state.words()),
-                    "tug or lift it, or log only losses and top growth.");
+                    Field.LOOK, Statement.of(Fault.CANNOT_TELL, "piece", piece, "kind", kind, "state", state));
         }
         if (day == 0 && (state == PieceState.FIRST_SIGN || state == PieceState.READY)) {
-            throw new ImpossibleLook(
-                    Field.DAY,
-                    where + "nothing can be %s on the day it was stuck".formatted(state.words()),
-                    "note it as rooted on day 0, or date the look later.");
+            throw new ImpossibleLook(Field.DAY, Statement.of(Fault.NOT_ON_DAY_0, "piece", piece, "state", state));
         }
         if (day == 0 && state == PieceState.LOST) {
-            throw new ImpossibleLook(
-                    Field.DAY,
-                    where + "a piece lost on the day stuck was never stuck",
-                    "lower the number stuck, or date the look later.");
+            throw new ImpossibleLook(Field.DAY, Statement.of(Fault.LOST_ON_DAY_0, "piece", piece));
         }
     }
 
@@ -195,15 +188,22 @@ public final class BatchHistory {
         if (judged > pieces.size()) {
             throw new ImpossibleLook(
                     look.lost() > before.lost() ? Field.LOST : Field.READY,
-                    "%d ready, %d lost and %d sent are more than the %d stuck"
-                            .formatted(look.ready(), look.lost(), look.sent(), pieces.size()),
-                    "lower one of them.");
+                    Statement.of(
+                            Fault.MORE_THAN_STUCK,
+                            "ready",
+                            look.ready(),
+                            "lost",
+                            look.lost(),
+                            "sent",
+                            look.sent(),
+                            "stuck",
+                            pieces.size()));
         }
         if (look.ready() > before.ready()) {
-            refuseWhatCannotBeKnown(look.kind(), PieceState.READY, look.day(), "");
+            refuseWhatCannotBeKnown(look.kind(), PieceState.READY, look.day(), 0);
         }
         if (look.lost() > before.lost()) {
-            refuseWhatCannotBeKnown(look.kind(), PieceState.LOST, look.day(), "");
+            refuseWhatCannotBeKnown(look.kind(), PieceState.LOST, look.day(), 0);
         }
         if (look.firstSign().isPresent()) {
             refuseFirstSign(look, before);
@@ -229,38 +229,30 @@ public final class BatchHistory {
     private void refuseFirstSign(Look.ByCount look, Counts before) {
         int firstSign = look.firstSign().getAsInt();
         if (firstSign < look.ready()) {
-            throw new ImpossibleLook(
-                    Field.FIRST_SIGN,
-                    "First sign counts the ready ones too: it cannot be below the %d ready".formatted(look.ready()),
-                    "raise it.");
+            throw new ImpossibleLook(Field.FIRST_SIGN, Statement.of(Fault.SIGN_BELOW_READY, "ready", look.ready()));
         }
         refuseFalling(Field.FIRST_SIGN, before.firstSign(), firstSign);
         if (firstSign > before.firstSign()) {
-            refuseWhatCannotBeKnown(look.kind(), PieceState.FIRST_SIGN, look.day(), "");
+            refuseWhatCannotBeKnown(look.kind(), PieceState.FIRST_SIGN, look.day(), 0);
         }
         long able =
                 pieces.stream().filter(p -> p.hasFirstSign() || !p.isJudged()).count();
         long newlyGone = (long) look.lost() + look.sent() - before.lost() - before.sent();
         long withoutSign =
                 pieces.stream().filter(p -> !p.hasFirstSign() && !p.isJudged()).count();
-        if (firstSign > able - Math.min(newlyGone, withoutSign)) {
+        long left = able - Math.min(newlyGone, withoutSign);
+        if (firstSign > left) {
             throw new ImpossibleLook(
-                    Field.FIRST_SIGN,
-                    "%d with first sign are more than the %d pieces that can show it"
-                            .formatted(firstSign, able - Math.min(newlyGone, withoutSign)),
-                    "lower it.");
+                    Field.FIRST_SIGN, Statement.of(Fault.SIGN_BEYOND_ABLE, "sign", firstSign, "able", left));
         }
     }
 
     private void refuseFalling(Field field, int before, int now) {
         if (now < 0) {
-            throw new ImpossibleLook(field, "%s cannot be below 0".formatted(field.words()), "give 0 or more.");
+            throw new ImpossibleLook(field, Statement.of(Fault.BELOW_0, "field", field));
         }
         if (now < before) {
-            throw new ImpossibleLook(
-                    field,
-                    "%s cannot fall from %d to %d: counts are so far".formatted(field.words(), before, now),
-                    "give %d or more, or take the earlier look back.".formatted(before));
+            throw new ImpossibleLook(field, Statement.of(Fault.FALLS, "field", field, "before", before, "now", now));
         }
     }
 
@@ -282,8 +274,7 @@ public final class BatchHistory {
         if (moving.size() < howMany) {
             throw new ImpossibleLook(
                     Field.of(next),
-                    "%d more %s, but only %d pieces are left to be so".formatted(howMany, next.words(), moving.size()),
-                    "lower the count.");
+                    Statement.of(Fault.TOO_MANY, "more", howMany, "state", next, "left", moving.size()));
         }
         moving.forEach(p -> p.reach(next, day, true));
         return moving;

@@ -1,6 +1,7 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
@@ -270,39 +271,53 @@ public record BuildUp(
         return n;
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** When would it be reached. */
+        WHEN,
+        /** A flush of {@code stock} × {@code flush} pieces at {@code rate}: {@code plants}. */
+        FLUSH,
+        /** From cut to cut {@code rest} days; by a new plant {@code ready} + {@code settling} + {@code growing} = {@code whole}. */
+        FROM_CUT_TO_CUT,
+        /** Keeping none reaches it as soon. */
+        KEEPING_NONE,
+        /** New stock plants kept, generation by generation: {@code keeps}. */
+        KEEPING,
+        /** Of {@code runs} runs half reach it by day {@code middle}, nine in ten by day {@code late}, 0 for not at all. */
+        RUNS,
+        /** Of {@code runs} runs fewer than half reach it within {@code horizon} days. */
+        RUNS_FALL_SHORT
+    }
+
     /** How it came about. */
     public Working working(Inputs known) {
-        List<Working.Step> steps = new ArrayList<>();
-        steps.add(Working.step(
-                "A flush of the stock there is",
-                Text.of(
-                        "%d × %d pieces × %.0f%% = %.0f young plants",
-                        known.stock(),
-                        known.flush(),
-                        100 * known.rate() * known.plantsPerPiece(),
-                        known.stock() * known.flush() * known.rate() * known.plantsPerPiece())));
-        steps.add(Working.step(
-                "From the cut to the next, by the same plant, and by a new one",
-                Text.of(
-                        "%d days; %.0f + %d + %d = %.0f days",
-                        known.restDays(),
-                        known.mostReady(0),
-                        known.settleDays(),
-                        known.growDays(),
-                        known.mostReady(0) + known.settleDays() + known.growDays())));
-        steps.add(Working.step(
-                keeps.isEmpty()
-                        ? "Keeping new stock plants would not reach it sooner"
-                        : "New stock plants kept, generation by generation",
-                keeps.toString().replaceAll("[\\[\\]]", "")));
-        steps.add(Working.step(
-                "%d runs, each with its own mean rate and speed of the way, and batches unequal beyond that"
-                        .formatted(RUNS),
-                middle.map(m -> Text.of(
-                                "day %d in half of them%s",
-                                m,
-                                late.map(l -> ", day " + l + " in nine of ten").orElse("")))
-                        .orElse("not within " + known.horizon() + " days in half of them")));
-        return new Working("When would it be reached", steps);
+        double perPiece = known.rate() * known.plantsPerPiece();
+        List<Statement> steps = new ArrayList<>();
+        steps.add(Statement.of(
+                Step.FLUSH,
+                "stock",
+                known.stock(),
+                "flush",
+                known.flush(),
+                "rate",
+                perPiece,
+                "plants",
+                known.stock() * known.flush() * perPiece));
+        steps.add(Statement.of(
+                Step.FROM_CUT_TO_CUT,
+                "rest",
+                known.restDays(),
+                "ready",
+                known.mostReady(0),
+                "settling",
+                known.settleDays(),
+                "growing",
+                known.growDays(),
+                "whole",
+                known.mostReady(0) + known.settleDays() + known.growDays()));
+        steps.add(keeps.isEmpty() ? Statement.of(Step.KEEPING_NONE) : Statement.of(Step.KEEPING, "keeps", keeps));
+        steps.add(middle.map(m -> Statement.of(Step.RUNS, "runs", RUNS, "middle", m, "late", late.orElse(0)))
+                .orElseGet(() -> Statement.of(Step.RUNS_FALL_SHORT, "runs", RUNS, "horizon", known.horizon())));
+        return new Working(Statement.of(Step.WHEN), steps);
     }
 }

@@ -1,6 +1,7 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import java.util.HashMap;
 import java.util.List;
@@ -127,18 +128,24 @@ public record Hedge(
         }
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** Why split. */
+        WHY_SPLIT,
+        /** {@code first} and {@code second} together reach {@code wanted} with {@code chance}. */
+        TOGETHER,
+        /** All {@code pieces} in one batch reach {@code wanted} with {@code chance}. */
+        IN_ONE,
+        /** Less than half of what is wanted: {@code split}, in one batch {@code alone}. */
+        LESS_THAN_HALF
+    }
+
     /** How it came about. */
     public Working working(int wanted) {
         return Working.of(
-                "Why split",
-                Working.step(
-                        "The two batches' chances are convolved; two of one way share what is not known of it",
-                        Text.of("P(K₁ of %d + K₂ of %d ≥ %d) = %.1f%%", first, second, wanted, 100 * chance)),
-                Working.step(
-                        "The same %d pieces in one batch".formatted(first + second),
-                        Text.of("P(K ≥ %d) = %.1f%%", wanted, 100 * alone)),
-                Working.step(
-                        "Less than half of what is wanted",
-                        Text.of("split %.1f%%, in one batch %.1f%%", 100 * halfSplit, 100 * halfAlone)));
+                Statement.of(Step.WHY_SPLIT),
+                Statement.of(Step.TOGETHER, "first", first, "second", second, "wanted", wanted, "chance", chance),
+                Statement.of(Step.IN_ONE, "pieces", first + second, "wanted", wanted, "chance", alone),
+                Statement.of(Step.LESS_THAN_HALF, "split", halfSplit, "alone", halfAlone));
     }
 }

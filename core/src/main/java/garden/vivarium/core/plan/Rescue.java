@@ -1,6 +1,7 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Section;
 import java.util.ArrayList;
@@ -93,20 +94,34 @@ public record Rescue(List<Share> shares, double piecesLive, double plantLives) {
         return 1 - way.ready().atLeast(1, pieces);
     }
 
-    /** How it came about, under a title. */
-    public Working working(String title) {
-        List<Working.Step> steps = new ArrayList<>();
+    /** Steps of its working. */
+    public enum Step implements Rule {
+        /** None of {@code pieces} by {@code way} of a {@code section} lives: {@code chance}. */
+        NONE_BY_ONE_WAY,
+        /** At least one piece lives: {@code chance}. */
+        A_PIECE,
+        /** A piece ({@code pieces}) or the plant ({@code plant}) lives: {@code chance}. */
+        WITH_THE_PLANT
+    }
+
+    /** How it came about, under the question that it answers. */
+    public Working working(Statement question) {
+        List<Statement> steps = new ArrayList<>();
         for (Share s : shares) {
-            steps.add(Working.step(
-                    "None of %d by %s (%s)"
-                            .formatted(s.pieces(), s.way(), s.section().words()),
-                    Text.of("E[(1 − q)^%d] = %.1f%%", s.pieces(), 100 * s.noneLives())));
+            steps.add(Statement.of(
+                    Step.NONE_BY_ONE_WAY,
+                    "pieces",
+                    s.pieces(),
+                    "way",
+                    s.way(),
+                    "section",
+                    s.section(),
+                    "chance",
+                    s.noneLives()));
         }
-        steps.add(
-                Working.step("At least one piece, one less the product of these", Text.of("%.1f%%", 100 * piecesLive)));
-        steps.add(Working.step(
-                "With what is left of the plant, which you gave a chance",
-                Text.of("1 − (1 − %.3f) × (1 − %.2f) = %.1f%%", piecesLive, plantLives, 100 * somethingLives())));
-        return new Working(title, steps);
+        steps.add(Statement.of(Step.A_PIECE, "chance", piecesLive));
+        steps.add(Statement.of(
+                Step.WITH_THE_PLANT, "pieces", piecesLive, "plant", plantLives, "chance", somethingLives()));
+        return new Working(question, steps);
     }
 }

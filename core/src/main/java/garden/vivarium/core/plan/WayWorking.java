@@ -1,6 +1,7 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
@@ -20,104 +21,150 @@ public final class WayWorking {
 
     private WayWorking() {}
 
+    /** Questions and steps of these workings. */
+    public enum Step implements Rule {
+        /** How many to take. */
+        HOW_MANY,
+        /** {@code wanted} × {@code perPot} = {@code pieces} rooted pieces. */
+        WANTED,
+        /** {@code whole} days to the day due less {@code callus} and {@code settling}: {@code left}. */
+        DAYS_LEFT,
+        /** The guide's times × {@code slower} and its rate × {@code poorer}. */
+        OUT_OF_SEASON,
+        /** The next batch's rate: {@code mean}, nine times in ten {@code low} to {@code high}. */
+        RATE,
+        /** Of those that become ready, the share there in time: Φ of ({@code days}, {@code mu}, {@code unsure}, {@code tau}, {@code within}). */
+        IN_TIME,
+        /** {@code mean} young plants of a ready piece, as {@code chances}. */
+        YOUNG_PLANTS,
+        /** The least number whose chance is {@code asked}: {@code take} with {@code chance}, one fewer with {@code fewer}. */
+        LEAST,
+        /** No number has that chance: {@code most} have {@code chance}. */
+        NONE,
+        /** An aim of {@code aim} is solved for {@code solved} and scaled to {@code take}. */
+        SCALED,
+        /** The last safe day to start. */
+        LAST_SAFE_START,
+        /** {@code most} pieces that the stock can give. */
+        ALL_OF_THE_STOCK,
+        /** {@code most} pieces where nobody knows what the stock can give. */
+        STOCK_NOT_KNOWN,
+        /** Even on the day planned: {@code chance} of {@code asked}. */
+        NEVER_SAFE,
+        /** Started on {@code day}: {@code chance}. */
+        STARTED_ON,
+        /** A day later: {@code chance}. */
+        A_DAY_LATER,
+        /** What would change the number most; each of the following with {@code take} (0 for none) and {@code now}, whether one was {@code known}. */
+        WHAT_WOULD_CHANGE,
+        A_WEEK_MORE,
+        FIVE_MORE_STRIKE,
+        HALF_THE_SPREAD,
+        TWICE_KNOWN,
+        TEN_LESS_SURE
+    }
+
     /** How the number to take came about. */
     public static Working take(WayPlan plan) {
         Aim aim = plan.aim();
         Outlook outlook = plan.outlook();
         LocalDate start = plan.start();
-        List<Working.Step> steps = new ArrayList<>();
+        List<Statement> steps = new ArrayList<>();
         long days = plan.daysToReady(start);
-        steps.add(Working.step(
-                "Young plants wanted" + (aim.piecesPerPot() > 1 ? ", several pieces to a pot" : ""),
-                "%d × %d = %d rooted pieces".formatted(aim.youngPlants(), aim.piecesPerPot(), aim.pieces())));
-        steps.add(Working.step(
-                "Days from the day stuck to the day due, less callus and settling",
-                "%d − %d − %d = %d days"
-                        .formatted(
-                                ChronoUnit.DAYS.between(start, aim.due()),
-                                outlook.callusDays(),
-                                outlook.settleDays(),
-                                days)));
+        steps.add(Statement.of(
+                Step.WANTED, "wanted", aim.youngPlants(), "perPot", aim.piecesPerPot(), "pieces", aim.pieces()));
+        steps.add(Statement.of(
+                Step.DAYS_LEFT,
+                "whole",
+                ChronoUnit.DAYS.between(start, aim.due()),
+                "callus",
+                outlook.callusDays(),
+                "settling",
+                outlook.settleDays(),
+                "left",
+                days));
         if (!plan.isInSeason()) {
             Season s = outlook.season();
-            steps.add(Working.step(
-                    "Out of season: slower and poorer",
-                    Text.of(
-                            "the guide’s times × %.1f and rate × %.2f, and what batches of that season did",
-                            s.slower(), s.poorer())));
+            steps.add(Statement.of(Step.OUT_OF_SEASON, "slower", s.slower(), "poorer", s.poorer()));
         }
         NextBatch rate = outlook.nextBatch(plan.season());
+        steps.add(
+                Statement.of(Step.RATE, "mean", rate.mean(), "low", rate.quantile(0.05), "high", rate.quantile(0.95)));
         RootingTime time = plan.season().ready();
-        steps.add(Working.step(
-                "Rate of one batch, with callus and settling",
-                Text.of(
-                        "%.0f%%, nine times in ten %.0f%% to %.0f%%",
-                        100 * rate.mean(), 100 * rate.quantile(0.05), 100 * rate.quantile(0.95))));
-        steps.add(Working.step(
-                "Of those that become ready, there in time: unsure of the way, of the batch, of the piece",
-                Text.of(
-                        "Φ((ln %d − %.2f) ÷ √(%.2f² + %.2f² + %.2f²)) = %.0f%%",
-                        Math.max(days, 0),
-                        time.mu(),
-                        Math.sqrt(time.unsure()),
-                        time.tau(),
-                        time.within(),
-                        100 * time.by(days))));
+        steps.add(Statement.of(
+                Step.IN_TIME,
+                "days",
+                Math.max(days, 0),
+                "mu",
+                time.mu(),
+                "unsure",
+                Math.sqrt(time.unsure()),
+                "tau",
+                time.tau(),
+                "within",
+                time.within(),
+                "share",
+                time.by(days)));
         if (!outlook.output().isOne()) {
-            steps.add(Working.step(
-                    "A ready piece gives on average",
-                    Text.of(
-                            "%.2f young plants, as %s",
-                            outlook.output().mean(), chances(outlook.output().chances()))));
+            steps.add(Statement.of(
+                    Step.YOUNG_PLANTS,
+                    "mean",
+                    outlook.output().mean(),
+                    "chances",
+                    outlook.output().chances()));
         }
-        steps.add(plan.take()
-                .map(t -> Working.step(
-                        Text.of("The least number whose chance of enough is %.0f%% or more", 100 * aim.confidence()),
-                        Text.of(
-                                "take %d: %.1f%%; take %d: %.1f%%",
-                                t.pieces(), 100 * t.chance(), t.pieces() - 1, 100 * plan.chance(t.pieces() - 1))))
-                .orElseGet(() -> Working.step(
-                        "No number of pieces gives that chance in the time left",
-                        Text.of(
-                                "%d pieces: %.1f%%",
-                                TakeCount.most(plan.aim().pieces()),
-                                100 * plan.chance(TakeCount.most(plan.aim().pieces()))))));
+        steps.add(leastThatDoes(plan));
         plan.take()
                 .filter(TakeCount::isScaled)
-                .ifPresent(t -> steps.add(Working.step(
-                        Text.of("So large an aim is solved for %,d and scaled", TakeCount.SOLVED),
-                        Text.of("⌈%,d × n ÷ %,d⌉ = %,d", aim.pieces(), TakeCount.SOLVED, t.pieces()))));
-        return new Working("How many to take", steps);
+                .ifPresent(t -> steps.add(Statement.of(
+                        Step.SCALED, "solved", TakeCount.SOLVED, "aim", aim.pieces(), "take", t.pieces())));
+        return new Working(Statement.of(Step.HOW_MANY), steps);
+    }
+
+    private static Statement leastThatDoes(WayPlan plan) {
+        int most = TakeCount.most(plan.aim().pieces());
+        return plan.take()
+                .map(t -> Statement.of(
+                        Step.LEAST,
+                        "asked",
+                        plan.aim().confidence(),
+                        "take",
+                        t.pieces(),
+                        "chance",
+                        t.chance(),
+                        "less",
+                        t.pieces() - 1,
+                        "fewer",
+                        plan.chance(t.pieces() - 1)))
+                .orElseGet(() -> Statement.of(Step.NONE, "most", most, "chance", plan.chance(most)));
     }
 
     /** How the last safe start came about. */
     public static Working lastSafeStart(WayPlan plan) {
         int most = plan.piecesAtMost();
-        Working.Step bound = Working.step(
-                plan.isStockCounted()
-                        ? "All that the stock can give now"
-                        : "What the stock can give is not known: twice what would do with unlimited time stands for it",
-                "%d pieces".formatted(most));
+        Statement question = Statement.of(Step.LAST_SAFE_START);
+        Statement bound =
+                Statement.of(plan.isStockCounted() ? Step.ALL_OF_THE_STOCK : Step.STOCK_NOT_KNOWN, "most", most);
         if (plan.lastSafeStart().isEmpty()) {
             return Working.of(
-                    "The last safe day to start",
+                    question,
                     bound,
-                    Working.step(
-                            "Even starting on the day planned does not reach the chance asked",
-                            Text.of(
-                                    "%.0f%% of %.0f%%",
-                                    100 * plan.chance(most), 100 * plan.aim().confidence())));
+                    Statement.of(
+                            Step.NEVER_SAFE,
+                            "chance",
+                            plan.chance(most),
+                            "asked",
+                            plan.aim().confidence()));
         }
         LocalDate last = plan.lastSafeStart().get();
-        LocalDate next = last.plusDays(1);
         return Working.of(
-                "The last safe day to start",
+                question,
                 bound,
-                Working.step("Started on %s, their chance is".formatted(last), percent(plan.chance(last, most))),
-                Working.step("A day later it would be", percent(plan.chance(next, most))));
+                Statement.of(Step.STARTED_ON, "day", last, "chance", plan.chance(last, most)),
+                Statement.of(Step.A_DAY_LATER, "chance", plan.chance(last.plusDays(1), most)));
     }
 
-    private record Change(String says, Optional<Integer> take) {}
+    private record Change(Step what, Optional<Integer> take) {}
 
     /** What a few changes, one at a time, would make of the number to take; the greatest change first. */
     public static Working changes(WayPlan plan) {
@@ -125,16 +172,16 @@ public final class WayWorking {
         Aim aim = plan.aim();
         Outlook outlook = plan.outlook();
         List<Change> changes = new ArrayList<>();
-        changes.add(
-                new Change("A week more", take(outlook, setting, plan, aim.due().plusDays(7), aim.confidence())));
         changes.add(new Change(
-                "Five in a hundred more that strike",
+                Step.A_WEEK_MORE, take(outlook, setting, plan, aim.due().plusDays(7), aim.confidence())));
+        changes.add(new Change(
+                Step.FIVE_MORE_STRIKE,
                 take(outlook.with(WayWorking::better), setting, plan, aim.due(), aim.confidence())));
         changes.add(new Change(
-                "Batches that differed half as much",
+                Step.HALF_THE_SPREAD,
                 take(outlook.with(s -> s.withRho(s.rho() / 2)), setting, plan, aim.due(), aim.confidence())));
         changes.add(new Change(
-                "As much known again of this way",
+                Step.TWICE_KNOWN,
                 take(
                         outlook.with(s -> s.withBeta(2 * s.alpha(), 2 * s.beta())),
                         setting,
@@ -142,23 +189,22 @@ public final class WayWorking {
                         aim.due(),
                         aim.confidence())));
         changes.add(new Change(
-                "Ten in a hundred less sure",
+                Step.TEN_LESS_SURE,
                 take(outlook, setting, plan, aim.due(), Math.max(0.5, aim.confidence() - 2 * FIVE_IN_A_HUNDRED))));
-        int now = plan.take()
-                .map(TakeCount::pieces)
-                .orElse(TakeCount.most(plan.aim().pieces()));
-        changes.sort(Comparator.comparingInt(
-                c -> c.take().orElse(TakeCount.most(plan.aim().pieces()))));
+        int most = TakeCount.most(plan.aim().pieces());
+        int now = plan.take().map(TakeCount::pieces).orElse(most);
+        changes.sort(Comparator.comparingInt(c -> c.take().orElse(most)));
         return new Working(
-                "What would change it most",
+                Statement.of(Step.WHAT_WOULD_CHANGE),
                 changes.stream()
-                        .map(c -> Working.step(
-                                c.says(),
-                                c.take()
-                                        .map(t -> plan.take().isPresent()
-                                                ? "%d instead of %d".formatted(t, now)
-                                                : "%d would do".formatted(t))
-                                        .orElse("still no number would do")))
+                        .map(c -> Statement.of(
+                                c.what(),
+                                "take",
+                                c.take().orElse(0),
+                                "now",
+                                now,
+                                "known",
+                                plan.take().isPresent()))
                         .toList());
     }
 
@@ -176,17 +222,5 @@ public final class WayWorking {
                         plan.aim().pieces(),
                         confidence)
                 .map(TakeCount::pieces);
-    }
-
-    private static String percent(double chance) {
-        return Text.of("%.1f%%", 100 * chance);
-    }
-
-    private static String chances(List<Double> chances) {
-        StringBuilder text = new StringBuilder();
-        for (int i = 0; i < chances.size(); i++) {
-            text.append(i == 0 ? "" : ", ").append(i + 1).append(": ").append(Text.of("%.0f%%", 100 * chances.get(i)));
-        }
-        return text.toString();
     }
 }

@@ -1,10 +1,11 @@
 package garden.vivarium.core.stock;
 
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 
 /**
  * Whether material may be taken from a stock plant: the rules that stop mistakes. A refusal stands until a licence or purpose
@@ -12,8 +13,6 @@ import java.util.Locale;
  * law decides over all of it.
  */
 public final class MayCut {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK);
 
     private MayCut() {}
 
@@ -79,123 +78,122 @@ public final class MayCut {
         WARNING
     }
 
+    /** What a finding is about. */
+    public enum Matter {
+        /** It is gone, spent or retired. */
+        GONE,
+        PROTECTION,
+        ORIGIN,
+        QUARANTINE,
+        NAME,
+        REST,
+        CONDITION
+    }
+
+    /** The rules. */
+    public enum Step implements Rule {
+        GONE,
+        /** A protected variety for sale without a licence. */
+        PROTECTED_FOR_SALE,
+        /** A protected variety under {@code licence}. */
+        PROTECTED_LICENSED,
+        /** A protected variety, not for sale. */
+        PROTECTED_NOT_FOR_SALE,
+        /** Its origin must be shown and none is noted. */
+        ORIGIN_NOT_NOTED,
+        /** Its origin must be shown: {@code origin}. */
+        ORIGIN_NOTED,
+        /** In quarantine until {@code day}. */
+        IN_QUARANTINE,
+        NAME_UNSURE,
+        /** Its name is not sure and can be confirmed {@code when}. */
+        NAME_UNSURE_UNTIL,
+        /** It rests until {@code day}. */
+        RESTS,
+        IN_BUD,
+        IN_FLOWER,
+        IN_FLOWER_ONCE,
+        DORMANT,
+        WOODY,
+        SICK,
+        DYING
+    }
+
     /**
      * One finding.
      *
-     * @param rule its name
+     * @param matter what it is about
      * @param weight how much it weighs
-     * @param why the reason
-     * @param remedy what would do
+     * @param says the rule, one of {@link Step}, with its figures
      */
-    public record Finding(String rule, Weight weight, String why, String remedy) {
+    public record Finding(Matter matter, Weight weight, Statement says) {
         /** Whether the grower alone decides. */
         public boolean isWarning() {
             return weight == Weight.WARNING;
-        }
-
-        /** Reason and remedy in one. */
-        public String words() {
-            return why + " " + remedy;
         }
     }
 
     /** Everything that speaks against it, the gravest first. */
     public static List<Finding> judge(Plant p, Purpose purpose, LocalDate day) {
         List<Finding> found = new ArrayList<>();
-        boolean licensed = p.licence() != null && !p.licence().isBlank();
+        boolean licensed = isGiven(p.licence());
         if (p.condition() == Condition.GONE) {
-            found.add(new Finding(
-                    "gone", Weight.REFUSED, "It is spent.", "Choose another stock plant, or one of its offspring."));
+            found.add(new Finding(Matter.GONE, Weight.REFUSED, Statement.of(Step.GONE)));
         }
         if (p.protection() == Protected.VARIETY && !licensed && purpose == Purpose.SALE) {
-            found.add(new Finding(
-                    "protected",
-                    Weight.REFUSED,
-                    "A protected variety is not propagated for sale without its breeder's licence.",
-                    "Note the licence with the plant, or say that it is for study. Local law decides."));
+            found.add(new Finding(Matter.PROTECTION, Weight.REFUSED, Statement.of(Step.PROTECTED_FOR_SALE)));
         } else if (p.protection() == Protected.VARIETY) {
             found.add(new Finding(
-                    "protected",
+                    Matter.PROTECTION,
                     Weight.NEEDS_WORD,
                     licensed
-                            ? "A protected variety, under licence %s.".formatted(p.licence())
-                            : "A protected variety, not for sale.",
-                    "Write the licence or the purpose; it is kept with the plan. Local law decides."));
+                            ? Statement.of(Step.PROTECTED_LICENSED, "licence", p.licence())
+                            : Statement.of(Step.PROTECTED_NOT_FOR_SALE)));
         }
-        if (p.protection() == Protected.ORIGIN
-                && (p.origin() == null || p.origin().isBlank())) {
-            found.add(new Finding(
-                    "origin",
-                    Weight.NEEDS_WORD,
-                    "Its origin must be shown and none is noted.",
-                    "Note where it came from, and ask the authority what papers it needs."));
-        } else if (p.protection() == Protected.ORIGIN) {
-            found.add(new Finding(
-                    "origin",
-                    Weight.WARNING,
-                    "Its origin must be shown: %s.".formatted(p.origin()),
-                    "Keep the proof with the young plants; local rules decide."));
+        if (p.protection() == Protected.ORIGIN) {
+            found.add(
+                    isGiven(p.origin())
+                            ? new Finding(
+                                    Matter.ORIGIN,
+                                    Weight.WARNING,
+                                    Statement.of(Step.ORIGIN_NOTED, "origin", p.origin()))
+                            : new Finding(Matter.ORIGIN, Weight.NEEDS_WORD, Statement.of(Step.ORIGIN_NOT_NOTED)));
         }
         if (p.quarantineUntil() != null && day.isBefore(p.quarantineUntil())) {
             found.add(new Finding(
-                    "quarantine",
+                    Matter.QUARANTINE,
                     Weight.NEEDS_WORD,
-                    "In quarantine until %s: pieces carry its pests with them."
-                            .formatted(DAY.format(p.quarantineUntil())),
-                    "Wait until it is out, or say why not; then keep the batch apart."));
+                    Statement.of(Step.IN_QUARANTINE, "day", p.quarantineUntil())));
         }
         if (!p.nameSure()) {
             found.add(new Finding(
-                    "name",
+                    Matter.NAME,
                     Weight.WARNING,
-                    "Its name is not sure.",
-                    p.confirmWhen() == null || p.confirmWhen().isBlank()
-                            ? "Label young plants as unconfirmed."
-                            : "Label young plants as unconfirmed; it can be confirmed %s.".formatted(p.confirmWhen())));
+                    isGiven(p.confirmWhen())
+                            ? Statement.of(Step.NAME_UNSURE_UNTIL, "when", p.confirmWhen())
+                            : Statement.of(Step.NAME_UNSURE)));
         }
         if (p.restsUntil() != null && day.isBefore(p.restsUntil())) {
-            found.add(new Finding(
-                    "rest",
-                    Weight.WARNING,
-                    "It rests after its last harvest, until %s.".formatted(DAY.format(p.restsUntil())),
-                    "Cut later, or take less: a tired plant gives poor pieces."));
+            found.add(new Finding(Matter.REST, Weight.WARNING, Statement.of(Step.RESTS, "day", p.restsUntil())));
         }
-        condition(p).ifPresent(found::add);
+        condition(p).ifPresent(step -> found.add(new Finding(Matter.CONDITION, Weight.WARNING, Statement.of(step))));
         found.sort((a, b) -> a.weight().compareTo(b.weight()));
         return List.copyOf(found);
     }
 
-    private static java.util.Optional<Finding> condition(Plant p) {
-        return java.util.Optional.ofNullable(
-                switch (p.condition()) {
-                    case IN_BUD ->
-                        warn("In bud: buds draw on what roots need.", "Take shoots without buds, or pinch them out.");
-                    case IN_FLOWER ->
-                        p.flowersOnce()
-                                ? warn(
-                                        "It is in flower and will die after it.",
-                                        "Its offsets are the succession: take them as they reach a third of its size.")
-                                : warn(
-                                        "In flower: flowering shoots root poorly.",
-                                        "Take shoots without flowers, or wait.");
-                    case DORMANT ->
-                        warn(
-                                "Dormant: nothing moves until it wakes.",
-                                "Wait until it wakes, unless the way wants resting wood.");
-                    case WOODY ->
-                        warn(
-                                "Woody: old wood roots slowly.",
-                                "Cut it back and take what shoots, or use a way for firm wood.");
-                    case SICK ->
-                        warn(
-                                "Sick: pieces carry it on.",
-                                "Cure it first; if it must be saved, take the cleanest tips and keep them apart.");
-                    case DYING -> warn("Dying: there may be no second harvest.", "Take all that is sound now.");
-                    case GROWING, GONE -> null;
-                });
+    private static boolean isGiven(String words) {
+        return words != null && !words.isBlank();
     }
 
-    private static Finding warn(String why, String remedy) {
-        return new Finding("condition", Weight.WARNING, why, remedy);
+    private static Optional<Step> condition(Plant p) {
+        return switch (p.condition()) {
+            case IN_BUD -> Optional.of(Step.IN_BUD);
+            case IN_FLOWER -> Optional.of(p.flowersOnce() ? Step.IN_FLOWER_ONCE : Step.IN_FLOWER);
+            case DORMANT -> Optional.of(Step.DORMANT);
+            case WOODY -> Optional.of(Step.WOODY);
+            case SICK -> Optional.of(Step.SICK);
+            case DYING -> Optional.of(Step.DYING);
+            case GROWING, GONE -> Optional.empty();
+        };
     }
 }

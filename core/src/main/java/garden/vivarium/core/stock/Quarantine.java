@@ -1,5 +1,7 @@
 package garden.vivarium.core.stock;
 
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -64,9 +66,14 @@ public record Quarantine(Pest pest, LocalDate start) {
         return start.plusDays((long) pest.times() * pest.everyDays());
     }
 
-    /** The reason, in words. */
-    public String why() {
-        return "Against %s: %d times, every %d days, so that what hatches is met before it lays; out after one more interval with nothing seen."
-                .formatted(pest.words(), pest.times(), pest.everyDays());
+    /** What is said of a course. */
+    public enum Step implements Rule {
+        /** Against a {@code pest}: {@code times} times, every {@code every} days. */
+        COURSE
+    }
+
+    /** The reason. */
+    public Statement why() {
+        return Statement.of(Step.COURSE, "pest", pest, "times", pest.times(), "every", pest.everyDays());
     }
 }

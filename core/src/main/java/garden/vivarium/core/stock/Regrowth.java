@@ -1,6 +1,7 @@
 package garden.vivarium.core.stock;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.PlantGroup;
 import java.time.LocalDate;
@@ -126,45 +127,64 @@ public final class Regrowth {
         return Math.max(0, Math.min(1, (double) days / rhythm.regrowDays()));
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** What it can give. */
+        WHAT,
+        /** Nobody has counted. */
+        NOT_COUNTED,
+        /** {@code pieces} counted on {@code day}, not cut since. */
+        COUNTED_NOT_CUT,
+        /** {@code pieces} counted on {@code day}. */
+        COUNTED,
+        /** {@code cut} taken since: {@code left}. */
+        TAKEN,
+        /** {@code pieces} cut on {@code day}. */
+        CUT,
+        /** Over {@code over} days: {@code left} + {@code cut} × {@code share} = {@code pieces}, from {@code least} to {@code most}. */
+        REGROWN,
+        /** The share that may be taken: {@code share}; whether a {@code hard} cut is usual. */
+        SHARE
+    }
+
     /** How the numbers came about. */
     public Working working(LocalDate day) {
-        Working.Step share = Working.step(
-                rhythm.hardCut()
-                        ? "Share that may be taken, or all of it to the lowest live node where a hard cut is meant"
-                        : "Share that may be taken at once",
-                Text.of("%.0f%%", 100 * rhythm.share()));
+        Statement what = Statement.of(Step.WHAT);
+        Statement share = Statement.of(Step.SHARE, "hard", rhythm.hardCut(), "share", rhythm.share());
         if (counted.isEmpty()) {
-            return Working.of("What it can give", Working.step("Nobody has counted its pieces yet", ""), share);
+            return Working.of(what, Statement.of(Step.NOT_COUNTED), share);
         }
         Count count = counted.get();
         if (!cutSince) {
             return Working.of(
-                    "What it can give",
-                    Working.step("Counted on " + count.on() + ", not cut since", count.pieces() + " pieces"),
-                    share);
+                    what, Statement.of(Step.COUNTED_NOT_CUT, "day", count.on(), "pieces", count.pieces()), share);
         }
         Harvest harvest = last.get();
         Bearing bearing = bears(day).orElseThrow();
+        Statement counts = Statement.of(Step.COUNTED, "day", count.on(), "pieces", count.pieces());
         if (!regrows) {
-            return Working.of(
-                    "What it can give",
-                    Working.step("Counted on " + count.on(), count.pieces() + " pieces"),
-                    Working.step("Taken since", harvest.cut() + " pieces: " + bearing.pieces() + " are left"));
+            return Working.of(what, counts, Statement.of(Step.TAKEN, "cut", harvest.cut(), "left", bearing.pieces()));
         }
         return Working.of(
-                "What it can give",
-                Working.step("Counted on " + count.on(), count.pieces() + " pieces"),
-                Working.step("Cut on " + harvest.on(), harvest.cut() + " pieces"),
-                Working.step(
-                        "Regrown since, evenly over %d days".formatted(rhythm.regrowDays()),
-                        Text.of(
-                                "%d + %d × %.2f = %d, from %d to %d",
-                                Math.max(0, count.pieces() - harvest.cut()),
-                                harvest.cut(),
-                                regrown(day),
-                                bearing.pieces(),
-                                bearing.least(),
-                                bearing.most())),
+                what,
+                counts,
+                Statement.of(Step.CUT, "day", harvest.on(), "pieces", harvest.cut()),
+                Statement.of(
+                        Step.REGROWN,
+                        "over",
+                        rhythm.regrowDays(),
+                        "left",
+                        Math.max(0, count.pieces() - harvest.cut()),
+                        "cut",
+                        harvest.cut(),
+                        "share",
+                        regrown(day),
+                        "pieces",
+                        bearing.pieces(),
+                        "least",
+                        bearing.least(),
+                        "most",
+                        bearing.most()),
                 share);
     }
 }

@@ -1,6 +1,7 @@
 package garden.vivarium.core.watch;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.ReadyTail;
@@ -194,19 +195,28 @@ public record Behind(List<Judged> looks) {
         return verdict() == Verdict.FEW || verdict() == Verdict.SLOW;
     }
 
-    /** How it came about. */
-    public Working working() {
-        List<Working.Step> steps = new ArrayList<>();
-        looks.stream().skip(Math.max(0, looks.size() - 2)).forEach(l -> {
-            steps.add(step("Day %d, ready".formatted(l.day()), l.ready()));
-            l.firstSign().ifPresent(s -> steps.add(step("Day %d, first sign".formatted(l.day()), s)));
-        });
-        return new Working("Is it behind its usual", steps);
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** Is it behind its usual. */
+        IS_IT,
+        /** On day {@code day} {@code reached} of {@code pieces} ready: chance {@code tail}, {@code slow} times likelier of a slow way. */
+        READY,
+        /** The same of first sign. */
+        FIRST_SIGN
     }
 
-    private static Working.Step step(String where, Seen s) {
-        return Working.step(
-                "%s: so few or fewer, and how much likelier of a way 1.35 times slower".formatted(where),
-                Text.of("P(K ≤ %d of %d) = %.3f; %.1f times", s.reached(), s.pieces(), s.tail(), s.slow()));
+    /** How it came about. */
+    public Working working() {
+        List<Statement> steps = new ArrayList<>();
+        looks.stream().skip(Math.max(0, looks.size() - 2)).forEach(l -> {
+            steps.add(step(Step.READY, l.day(), l.ready()));
+            l.firstSign().ifPresent(s -> steps.add(step(Step.FIRST_SIGN, l.day(), s)));
+        });
+        return new Working(Statement.of(Step.IS_IT), steps);
+    }
+
+    private static Statement step(Step of, int day, Seen s) {
+        return Statement.of(
+                of, "day", day, "reached", s.reached(), "pieces", s.pieces(), "tail", s.tail(), "slow", s.slow());
     }
 }

@@ -1,10 +1,9 @@
 package garden.vivarium.core.watch;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -52,14 +51,21 @@ public record GiveUp(int pieces, int waiting, double chance, int lastLook, Set<I
         return pieces > 0 && pieces == waiting;
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** Will they ever be ready. */
+        EVER,
+        /** Of {@code pieces} last looked at by day {@code last} one has {@code chance}. */
+        CHANCE,
+        /** They are proposed as stalled below {@code hardly}. */
+        PROPOSED
+    }
+
     /** How it came about. */
     public Working working() {
-        List<Working.Step> steps = new ArrayList<>();
-        steps.add(Working.step(
-                "The chance that one of the %d last looked at by day %d is ever ready, by all that was seen of this batch"
-                        .formatted(pieces, lastLook),
-                Text.of("E[p(1 − F)/D] = %.1f%%", 100 * chance)));
-        steps.add(Working.step("They are proposed as stalled below", "1 in 20"));
-        return new Working("Will they ever be ready", steps);
+        return Working.of(
+                Statement.of(Step.EVER),
+                Statement.of(Step.CHANCE, "pieces", pieces, "last", lastLook, "chance", chance),
+                Statement.of(Step.PROPOSED, "hardly", HARDLY));
     }
 }

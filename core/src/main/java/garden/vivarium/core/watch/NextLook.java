@@ -1,6 +1,7 @@
 package garden.vivarium.core.watch;
 
-import garden.vivarium.core.Text;
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
 
@@ -45,18 +46,23 @@ public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) 
         return new NextLook(held, batch.readyBy(held), lastLook, true);
     }
 
+    /** Question and steps of its working. */
+    public enum Step implements Rule {
+        /** When to look next. */
+        WHEN,
+        /** Since day {@code last}, the chance on day {@code day}: {@code chance}. */
+        CHANCE,
+        /** Worth it on day {@code day}. */
+        WORTH_IT,
+        /** Not worth it; the longest wait ends on day {@code day}. */
+        LONGEST_WAIT
+    }
+
     /** How it came about. */
     public Working working() {
         return Working.of(
-                "When to look next",
-                Working.step(
-                        "The chance that a pending piece has become ready since day %d, by all that was seen of this batch"
-                                .formatted(lastLook),
-                        Text.of("on day %d: %.0f%%", day, 100 * chance)),
-                Working.step(
-                        isWorthIt
-                                ? "A look is worth it from three in ten on"
-                                : "It stays under three in ten, so the protocol's longest time between looks decides",
-                        "day %d".formatted(day)));
+                Statement.of(Step.WHEN),
+                Statement.of(Step.CHANCE, "last", lastLook, "day", day, "chance", chance),
+                Statement.of(isWorthIt ? Step.WORTH_IT : Step.LONGEST_WAIT, "day", day));
     }
 }

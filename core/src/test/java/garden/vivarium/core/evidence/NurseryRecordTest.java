@@ -166,8 +166,8 @@ class NurseryRecordTest {
                 .as("they struck at 35%, and 35% is what another winter batch will")
                 .isCloseTo(0.35, within(0.02));
         assertThat(record.strike(WAY).mean()).isBetween(0.6, 0.75);
-        assertThat(record.strike(WAY, winter).shares().get(0).name()).isEqualTo("This plant, this way");
-        assertThat(record.strike(WAY).shares().get(0).name()).contains("other times of year");
+        assertThat(record.strike(WAY, winter).shares().get(0).closeness()).isEqualTo(Closeness.THIS_WAY);
+        assertThat(record.strike(WAY).shares().get(0).closeness()).isEqualTo(Closeness.OTHER_SEASON);
     }
 
     @Test

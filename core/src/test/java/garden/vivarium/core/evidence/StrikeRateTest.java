@@ -39,7 +39,7 @@ class StrikeRateTest {
         assertThat(three.get(1).effectivePieces(0.08)).isCloseTo(9.47368, within(5e-6));
         assertThat(three.get(2).effectivePieces(0.08)).isCloseTo(7.93651, within(5e-6));
 
-        StrikeRate rate = StrikeRate.of(0.70, List.of(new Level("this way", three)), 0.08);
+        StrikeRate rate = StrikeRate.of(0.70, List.of(new Level(Closeness.THIS_WAY, three)), 0.08);
 
         assertThat(rate.alpha()).isCloseTo(20.8674, within(5e-5));
         assertThat(rate.beta()).isCloseTo(8.99354, within(5e-6));
@@ -53,8 +53,10 @@ class StrikeRateTest {
     void aWiderLevelHandsItsMeanOnAtALesserStrength() {
         List<BatchCount> three = List.of(new BatchCount(18, 24), new BatchCount(31, 36), new BatchCount(9, 20));
 
-        StrikeRate rate =
-                StrikeRate.of(0.70, List.of(new Level("the group", three), new Level("this way", List.of())), 0.08);
+        StrikeRate rate = StrikeRate.of(
+                0.70,
+                List.of(new Level(Closeness.OTHER_PLANTS, three), new Level(Closeness.THIS_WAY, List.of())),
+                0.08);
 
         assertThat(rate.alpha()).isCloseTo(5.23504, within(5e-6));
         assertThat(rate.beta()).isCloseTo(2.25623, within(5e-6));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.guide.Section;
 import java.util.List;
@@ -61,7 +62,8 @@ class RescueTest {
                 .satisfies(s -> assertThat(s.pieces()).isEqualTo(4));
         assertThat(rescue.shares()).noneMatch(s -> s.section() == Section.MIDDLE);
         assertThat(rescue.somethingLives()).isCloseTo(1 - 0.6 * (1 - rescue.piecesLive()), within(1e-12));
-        assertThat(rescue.working("Take all").steps()).hasSize(rescue.shares().size() + 2);
+        assertThat(rescue.working(Statement.of(Rescue.Step.A_PIECE)).steps())
+                .hasSize(rescue.shares().size() + 2);
     }
 
     @Test

@@ -29,9 +29,12 @@ class WayPlanTest {
         int take = plan.take().orElseThrow().pieces();
         assertThat(plan.chance(take)).isGreaterThanOrEqualTo(0.9);
         assertThat(plan.chance(take - 1)).isLessThan(0.9);
-        assertThat(WayWorking.take(plan).steps())
-                .last()
-                .satisfies(s -> assertThat(s.figures()).contains("take " + take));
+        assertThat(WayWorking.take(plan).steps()).last().satisfies(s -> {
+            assertThat(s.rule()).isEqualTo(WayWorking.Step.LEAST);
+            assertThat(s.number("take")).isEqualTo(take);
+            assertThat(s.number("chance")).isEqualTo(plan.chance(take));
+            assertThat(s.number("fewer")).isEqualTo(plan.chance(take - 1));
+        });
     }
 
     @Test
@@ -101,18 +104,18 @@ class WayPlanTest {
     void whatWouldChangeItMostComesFirst() {
         WayPlan tight = plan("tip-in-plugs", 24, 1, APRIL, 38, 0.7);
         List<Integer> takes = WayWorking.changes(tight).steps().stream()
-                .map(s -> Integer.parseInt(s.figures().split(" ")[0]))
+                .map(s -> (int) s.number("take"))
                 .toList();
 
         assertThat(takes).hasSize(5).isSorted();
         assertThat(takes.get(0)).isLessThan(tight.take().orElseThrow().pieces());
-        assertThat(WayWorking.changes(tight).steps().get(0).says())
+        assertThat(WayWorking.changes(tight).steps().get(0).rule())
                 .as("with little time, time matters most")
-                .isEqualTo("A week more");
+                .isEqualTo(WayWorking.Step.A_WEEK_MORE);
         WayPlan roomy = plan("tip-in-plugs", 24, 1, APRIL, 150, 0.95);
-        assertThat(WayWorking.changes(roomy).steps().get(0).says())
+        assertThat(WayWorking.changes(roomy).steps().get(0).rule())
                 .as("with all the time, a week changes nothing")
-                .isNotEqualTo("A week more");
+                .isNotEqualTo(WayWorking.Step.A_WEEK_MORE);
     }
 
     @Test
@@ -175,8 +178,11 @@ class WayPlanTest {
                                 0.9)
                         .orElseThrow()
                         .pieces());
-        assertThat(WayWorking.take(plan).steps())
-                .anySatisfy(s -> assertThat(s.figures()).contains("young plants, as 1: 45%"));
+        assertThat(WayWorking.take(plan).steps()).anySatisfy(s -> {
+            assertThat(s.rule()).isEqualTo(WayWorking.Step.YOUNG_PLANTS);
+            assertThat(s.figures().get("chances"))
+                    .isEqualTo(leaf.figures().output().chances());
+        });
     }
 
     @Test
@@ -216,7 +222,7 @@ class WayPlanTest {
         assertThat(large.take().orElseThrow().pieces()).isGreaterThan(5000);
         assertThat(WayWorking.take(large).steps())
                 .last()
-                .satisfies(s -> assertThat(s.says()).contains("2,000 and scaled"));
+                .satisfies(s -> assertThat(s.rule()).isEqualTo(WayWorking.Step.SCALED));
     }
 
     @Test
@@ -227,7 +233,7 @@ class WayPlanTest {
         assertThat(plan.lastSafeStart()).isEmpty();
         assertThat(WayWorking.take(plan).steps())
                 .last()
-                .satisfies(s -> assertThat(s.says()).contains("No number"));
+                .satisfies(s -> assertThat(s.rule()).isEqualTo(WayWorking.Step.NONE));
     }
 
     @Test
@@ -271,7 +277,7 @@ class WayPlanTest {
                 WayPlan.of(outlook, aim(24, 1, APRIL.plusDays(75), 0.9), NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
 
         assertThat(plan.isStockShort()).isFalse();
-        assertThat(WayWorking.lastSafeStart(plan).steps().get(0).says()).contains("not known");
+        assertThat(WayWorking.lastSafeStart(plan).steps().get(0).rule()).isEqualTo(WayWorking.Step.STOCK_NOT_KNOWN);
         assertThat(plan.lastSafeStart()).isPresent();
     }
 

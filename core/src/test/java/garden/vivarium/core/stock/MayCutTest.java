@@ -2,11 +2,14 @@ package garden.vivarium.core.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.stock.MayCut.Condition;
 import garden.vivarium.core.stock.MayCut.Finding;
+import garden.vivarium.core.stock.MayCut.Matter;
 import garden.vivarium.core.stock.MayCut.Plant;
 import garden.vivarium.core.stock.MayCut.Protected;
 import garden.vivarium.core.stock.MayCut.Purpose;
+import garden.vivarium.core.stock.MayCut.Step;
 import garden.vivarium.core.stock.MayCut.Weight;
 import java.time.LocalDate;
 import java.util.List;
@@ -34,7 +37,7 @@ class MayCutTest {
         Plant variety = with(Protected.VARIETY, null);
         assertThat(judge(variety, Purpose.SALE)).singleElement().satisfies(f -> {
             assertThat(f.weight()).isEqualTo(Weight.REFUSED);
-            assertThat(f.words()).contains("licence").contains("Local law decides");
+            assertThat(f.says().rule()).isEqualTo(Step.PROTECTED_FOR_SALE);
         });
     }
 
@@ -47,7 +50,7 @@ class MayCutTest {
                 .singleElement()
                 .satisfies(f -> {
                     assertThat(f.weight()).isEqualTo(Weight.NEEDS_WORD);
-                    assertThat(f.why()).contains("L-204");
+                    assertThat(f.says()).isEqualTo(Statement.of(Step.PROTECTED_LICENSED, "licence", "L-204"));
                 });
     }
 
@@ -62,8 +65,8 @@ class MayCutTest {
     @Test
     void quarantineNeedsAWordUntilItsLastDay() {
         assertThat(judge(quarantined(DAY.plusDays(1)), Purpose.SALE))
-                .extracting(Finding::rule)
-                .containsExactly("quarantine");
+                .extracting(Finding::says)
+                .containsExactly(Statement.of(Step.IN_QUARANTINE, "day", DAY.plusDays(1)));
         assertThat(judge(quarantined(DAY.plusDays(1)), Purpose.SALE))
                 .extracting(Finding::weight)
                 .containsExactly(Weight.NEEDS_WORD);
@@ -75,7 +78,7 @@ class MayCutTest {
         Plant unsure = new Plant(Protected.FREE, null, "", false, "at flowering", null, null, Condition.GROWING, false);
         assertThat(judge(unsure, Purpose.SALE)).singleElement().satisfies(f -> {
             assertThat(f.weight()).isEqualTo(Weight.WARNING);
-            assertThat(f.words()).contains("confirmed at flowering");
+            assertThat(f.says()).isEqualTo(Statement.of(Step.NAME_UNSURE_UNTIL, "when", "at flowering"));
         });
     }
 
@@ -83,7 +86,9 @@ class MayCutTest {
     void aRestingPlantIsAWarning() {
         Plant resting =
                 new Plant(Protected.FREE, null, "", true, null, null, DAY.plusDays(9), Condition.GROWING, false);
-        assertThat(judge(resting, Purpose.SALE)).extracting(Finding::rule).containsExactly("rest");
+        assertThat(judge(resting, Purpose.SALE))
+                .extracting(Finding::says)
+                .containsExactly(Statement.of(Step.RESTS, "day", DAY.plusDays(9)));
     }
 
     @ParameterizedTest
@@ -94,7 +99,7 @@ class MayCutTest {
         Plant poor = new Plant(Protected.FREE, null, "", true, null, null, null, condition, false);
         assertThat(judge(poor, Purpose.SALE)).singleElement().satisfies(f -> {
             assertThat(f.weight()).isEqualTo(Weight.WARNING);
-            assertThat(f.remedy()).isNotBlank();
+            assertThat(f.says().rule().name()).isEqualTo(condition.name());
         });
     }
 
@@ -103,7 +108,7 @@ class MayCutTest {
         Plant once = new Plant(Protected.FREE, null, "", true, null, null, null, Condition.IN_FLOWER, true);
         assertThat(judge(once, Purpose.SALE))
                 .singleElement()
-                .satisfies(f -> assertThat(f.remedy()).contains("offsets are the succession"));
+                .satisfies(f -> assertThat(f.says().rule()).isEqualTo(Step.IN_FLOWER_ONCE));
     }
 
     @Test
@@ -111,7 +116,9 @@ class MayCutTest {
         Plant bad = new Plant(
                 Protected.VARIETY, null, "", false, null, DAY.plusDays(3), DAY.plusDays(3), Condition.GONE, false);
         List<Finding> found = judge(bad, Purpose.SALE);
-        assertThat(found).extracting(Finding::rule).contains("gone", "protected", "quarantine", "name", "rest");
+        assertThat(found)
+                .extracting(Finding::matter)
+                .contains(Matter.GONE, Matter.PROTECTION, Matter.QUARANTINE, Matter.NAME, Matter.REST);
         assertThat(found.get(0).weight()).isEqualTo(Weight.REFUSED);
         assertThat(found.stream().map(Finding::weight)).isSorted();
     }

@@ -2,6 +2,7 @@ package garden.vivarium.core.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.stock.Quarantine.Pest;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
@@ -17,7 +18,8 @@ class QuarantineTest {
         Quarantine q = new Quarantine(Pest.MEALYBUG, DAY);
         assertThat(q.treatments()).containsExactly(DAY, DAY.plusDays(10), DAY.plusDays(20));
         assertThat(q.ends()).isEqualTo(DAY.plusDays(30));
-        assertThat(q.why()).contains("mealybug").contains("3 times").contains("every 10 days");
+        assertThat(q.why())
+                .isEqualTo(Statement.of(Quarantine.Step.COURSE, "pest", Pest.MEALYBUG, "times", 3, "every", 10));
     }
 
     @ParameterizedTest

@@ -3,6 +3,7 @@ package garden.vivarium.core.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.PlantGroup.Rhythm;
 import garden.vivarium.core.stock.Regrowth.Bearing;
 import garden.vivarium.core.stock.Regrowth.Count;
@@ -97,15 +98,28 @@ class RegrowthTest {
         assertThat(lot.mayTake(DAY.plusDays(1), false)).contains(40);
         assertThat(lot.restsUntil()).isEmpty();
         assertThat(lot.isHard(40, DAY.plusDays(1))).isFalse();
-        assertThat(lot.working(DAY).steps())
-                .last()
-                .satisfies(s -> assertThat(s.figures()).contains("40 are left"));
+        assertThat(lot.working(DAY).steps()).last().isEqualTo(Statement.of(Regrowth.Step.TAKEN, "cut", 20, "left", 40));
     }
 
     @Test
     void theWorkingCarriesTheFigures() {
         assertThat(cut(60, 20, false).working(DAY.plusDays(21)).steps())
-                .anySatisfy(s -> assertThat(s.figures()).isEqualTo("40 + 20 × 0.50 = 50, from 45 to 55"));
+                .contains(Statement.of(
+                        Regrowth.Step.REGROWN,
+                        "over",
+                        SOFT.regrowDays(),
+                        "left",
+                        40,
+                        "cut",
+                        20,
+                        "share",
+                        0.5,
+                        "pieces",
+                        50,
+                        "least",
+                        45,
+                        "most",
+                        55));
     }
 
     @Test

@@ -131,7 +131,7 @@ class WatchTest {
 
         assertThat(slow.verdict()).isEqualTo(Behind.Verdict.SLOW);
         assertThat(slow.last().slowest().slow()).isGreaterThan(15);
-        assertThat(slow.working().steps().get(0).figures()).contains("times");
+        assertThat(slow.working().steps().get(0).number("slow")).isGreaterThan(15);
     }
 
     @Test

@@ -1,0 +1,117 @@
+package garden.vivarium.app.platform;
+
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.guide.Section;
+import garden.vivarium.core.looks.ImpossibleLook;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.stock.Quarantine;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+
+/** Puts what the core says into words; templates call it as {@code @words}. */
+@Component("words")
+public class Words {
+
+    private final Messages messages;
+    private final Says says;
+
+    /** Words from these messages, days as these says. */
+    public Words(Messages messages, Says says) {
+        this.messages = messages;
+        this.says = says;
+    }
+
+    /** What a rule says of its figures. */
+    public String of(Statement statement) {
+        return messages.fill(statement.rule().key(), spoken(statement));
+    }
+
+    /**
+     * The words of a key with its figures.
+     *
+     * @param figures name and value by turns
+     */
+    public String say(String key, Object... figures) {
+        Object[] spoken = figures.clone();
+        for (int i = 1; i < spoken.length; i += 2) {
+            spoken[i] = spoken(spoken[i]);
+        }
+        return messages.say(key, spoken);
+    }
+
+    /** A rule that needs no figures. */
+    public String of(Rule rule) {
+        return of(Statement.of(rule));
+    }
+
+    /** The figures of a step by themselves, with the formula; empty where the words say all. */
+    public String figures(Statement statement) {
+        return part(statement, ".figures");
+    }
+
+    /** What would do, beside what is wrong; empty where nothing would. */
+    public String remedy(Statement statement) {
+        return part(statement, ".remedy");
+    }
+
+    /** Reason and remedy of a finding in one. */
+    public String of(MayCut.Finding finding) {
+        return of(finding.says()) + " " + remedy(finding.says());
+    }
+
+    /** What is wrong with a look, and what would do. */
+    public String of(ImpossibleLook look) {
+        return of(look.fault()) + "; " + remedy(look.fault());
+    }
+
+    private String part(Statement statement, String which) {
+        String key = statement.rule().key() + which;
+        return messages.has(key) ? messages.fill(key, spoken(statement)) : "";
+    }
+
+    private Map<String, Object> spoken(Statement statement) {
+        Map<String, Object> spoken = new HashMap<>();
+        statement.figures().forEach((name, value) -> spoken.put(name, spoken(value)));
+        return spoken;
+    }
+
+    /** A figure as a sentence has it: numbers stay numbers, for the sentence to round them. */
+    private Object spoken(Object value) {
+        if (value instanceof LocalDate day) {
+            return says.day(day);
+        } else if (value instanceof Boolean yes) {
+            return yes ? "yes" : "no";
+        } else if (value instanceof List<?> list) {
+            return spoken(list);
+        } else if (value instanceof Section section) {
+            return section.words();
+        } else if (value instanceof LookKind kind) {
+            return kind.words();
+        } else if (value instanceof PieceState state) {
+            return state.words();
+        } else if (value instanceof Quarantine.Pest pest) {
+            return pest.words();
+        } else if (value instanceof ImpossibleLook.Field field) {
+            return messages.say("Field." + field.name());
+        }
+        return value;
+    }
+
+    /** Whole numbers as "3, 4"; shares as "1: 45%, 2: 55%". */
+    private String spoken(List<?> list) {
+        return IntStream.range(0, list.size())
+                .mapToObj(i -> list.get(i) instanceof Double share
+                        ? "%d: %s".formatted(i + 1, says.percent(share))
+                        : String.format(Locale.ROOT, "%,d", list.get(i)))
+                .collect(Collectors.joining(", "));
+    }
+}

@@ -1,0 +1,19 @@
+package garden.vivarium.core.evidence;
+
+/** How close earlier batches are to what is asked, from the widest to the closest. */
+public enum Closeness {
+    /** Plants of other groups by the same method in the same medium. */
+    OTHER_GROUPS,
+    /** Other plants of the group by the same method. */
+    OTHER_PLANTS,
+    /** The same plant by the same method in other ways. */
+    OTHER_WAYS,
+    /** The same plant by the same way, in season where out of season is asked, and the other way round. */
+    OTHER_SEASON,
+    /** The same plant by the same way at the same time of year. */
+    THIS_WAY,
+    /** One stock plant, by whatever way. */
+    THIS_STOCK_PLANT,
+    /** A nursery's own batches by a protocol, of whatever plant. */
+    OWN_BATCHES
+}
