@@ -17,11 +17,8 @@ export const bench = (cells = 12) => ({
   stuckOn: "2026-05-01",
   usualLook: "LIFTED",
   changes: 3,
-  hasFirstSign: true,
-  firstSignByRoots: true,
-  readyByRoots: true,
-  firstSignMm: 1,
-  readyMm: 20,
+  firstSign: { byRoots: true, mm: 1 },
+  ready: { byRoots: true, mm: 20 },
   causes: [{ key: "r", code: "ROT", word: "rot" }],
   cells: Array.from({ length: cells }, (_, i) => ({ piece: i + 1, state: "NONE", leafy: false, potted: false })),
 });

@@ -4,8 +4,10 @@ import { bench, load } from "./here.js";
 
 const { canKnow, objection, sentinels, stateOfRoot, unchanged, words } = await load("bench/readings.js");
 
+const byShoot = { firstSign: { byRoots: false, mm: 1 }, ready: { byRoots: false, mm: 20 } };
+
 test("a look from above knows nothing of roots, and all of shoots", () => {
-  const byShoots = { ...bench(), firstSignByRoots: false, readyByRoots: false };
+  const byShoots = { ...bench(), ...byShoot };
   assert.equal(canKnow(bench(), "ABOVE", "READY"), false);
   assert.equal(canKnow(bench(), "TUG", "READY"), true);
   assert.equal(canKnow(bench(), "ABOVE", "LOST"), true);
@@ -18,7 +20,7 @@ test("a piece does not go back, and one that is gone stays gone", () => {
   assert.match(objection(bench(), { piece: 4, state: "LOST" }, "LIFTED", "NONE"), /Piece 4 is lost/);
   assert.equal(objection(bench(), ready, "LIFTED", "LOST"), null);
   assert.equal(objection(bench(), ready, "ABOVE", "NONE"), null, "from above nobody can say that the roots are gone");
-  assert.match(objection({ ...bench(), hasFirstSign: false }, { piece: 1, state: "NONE" }, "LIFTED", "FIRST_SIGN"), /no first sign/);
+  assert.match(objection({ ...bench(), firstSign: null }, { piece: 1, state: "NONE" }, "LIFTED", "FIRST_SIGN"), /no first sign/);
 });
 
 test("a root is told by its length, at the protocol's own limits", () => {
@@ -26,7 +28,7 @@ test("a root is told by its length, at the protocol's own limits", () => {
   assert.equal(stateOfRoot(bench(), 19), "FIRST_SIGN");
   assert.equal(stateOfRoot(bench(), 1), "FIRST_SIGN");
   assert.equal(stateOfRoot(bench(), 0), "NONE");
-  assert.equal(stateOfRoot({ ...bench(), readyByRoots: false, firstSignByRoots: false }, 50), "NONE");
+  assert.equal(stateOfRoot({ ...bench(), ...byShoot }, 50), "NONE");
 });
 
 test("unchanged says what a look can know and nothing of what is gone", () => {

@@ -19,7 +19,7 @@ export function start(holder) {
 
 function draw(r, size) {
   const soil = size.labels ? size.height / 2 - 6 : size.height / 2;
-  const x = scaleLinear([0, r.days], [4, size.width - 4]);
+  const x = scaleLinear([0, r.scale.days], [4, size.width - 4]);
   const svg = create("svg")
     .attr("class", "ribbon")
     .attr("viewBox", `0 0 ${size.width} ${size.height}`)
@@ -31,19 +31,19 @@ function draw(r, size) {
 
   const band = (days, kind, below, part = 1) => {
     // What lies beyond the days drawn is cut off at the edge.
-    if (!days || days[0] > r.days) {
+    if (!days || days[0] > r.scale.days) {
       return;
     }
     svg.append("rect").attr("class", kind)
-      .attr("x", x(days[0])).attr("width", Math.max(2, x(Math.min(days[1], r.days)) - x(days[0])))
+      .attr("x", x(days[0])).attr("width", Math.max(2, x(Math.min(days[1], r.scale.days)) - x(days[0])))
       .attr("y", below ? soil : soil - size.depth * part).attr("height", size.depth * part);
   };
-  band(r.callus, "band-callus", false, 0.5);
-  band(r.firstSign, "band-root", r.firstSignBelow);
-  band(r.ready, "band-ready", r.readyBelow);
-  band(r.settled, "band-ready", false, 0.6);
+  band(r.expected.callus, "band-callus", false, 0.5);
+  band(r.expected.firstSign, "band-root", r.below.firstSign);
+  band(r.expected.ready, "band-ready", r.below.ready);
+  band(r.expected.settled, "band-ready", false, 0.6);
 
-  if (r.pieces > 0) {
+  if (r.seen.pieces > 0) {
     seen(svg, r, size, soil, x, `url(#${hatch})`);
   }
   svg.append("line").attr("class", "soil").attr("x1", 0).attr("x2", size.width).attr("y1", soil).attr("y2", soil);
@@ -51,9 +51,9 @@ function draw(r, size) {
   if (r.taken !== r.stuck) {
     svg.append("line").attr("class", "look-mark").attr("x1", x(r.taken)).attr("x2", x(r.taken)).attr("y1", soil - 7).attr("y2", soil + 7);
   }
-  r.looks.forEach((d) => svg.append("line").attr("class", "look-mark").attr("x1", x(d)).attr("x2", x(d)).attr("y1", soil - 3).attr("y2", soil + 3));
-  if (r.today !== null) {
-    svg.append("line").attr("class", "today").attr("x1", x(r.today)).attr("x2", x(r.today)).attr("y1", 0).attr("y2", size.height - (size.labels ? 14 : 0));
+  r.seen.looks.forEach((d) => svg.append("line").attr("class", "look-mark").attr("x1", x(d)).attr("x2", x(d)).attr("y1", soil - 3).attr("y2", soil + 3));
+  if (r.scale.today !== null) {
+    svg.append("line").attr("class", "today").attr("x1", x(r.scale.today)).attr("x2", x(r.scale.today)).attr("y1", 0).attr("y2", size.height - (size.labels ? 14 : 0));
   }
   if (r.due !== null) {
     svg.append("line").attr("class", "due").attr("x1", x(r.due)).attr("x2", x(r.due)).attr("y1", soil - size.depth - 4).attr("y2", soil + size.depth + 4);
@@ -65,51 +65,51 @@ function draw(r, size) {
 }
 
 function seen(svg, r, size, soil, x, hatch) {
-  const last = r.today ?? r.days;
-  const share = (n) => (n / r.pieces) * size.depth;
+  const last = r.scale.today ?? r.scale.days;
+  const share = (n) => (n / r.seen.pieces) * size.depth;
   const steps = (list) => [[r.stuck, 0], ...list, [Math.max(last, list.at(-1)?.[0] ?? 0), list.at(-1)?.[1] ?? 0]];
-  const side = r.readyBelow ? 1 : -1;
-  if (r.seenReady.length > 0) {
+  const side = r.below.ready ? 1 : -1;
+  if (r.seen.ready.length > 0) {
     svg.append("path").attr("class", "seen-ready").attr("d", area().curve(curveStepAfter)
-      .x((s) => x(s[0])).y0(soil).y1((s) => soil + side * share(s[1]))(steps(r.seenReady)));
+      .x((s) => x(s[0])).y0(soil).y1((s) => soil + side * share(s[1]))(steps(r.seen.ready)));
   }
-  if (r.seenLost.length > 0) {
+  if (r.seen.lost.length > 0) {
     const edge = soil + side * size.depth;
     svg.append("path").attr("fill", hatch).attr("d", area().curve(curveStepAfter)
-      .x((s) => x(s[0])).y0(edge).y1((s) => edge - side * share(s[1]))(steps(r.seenLost)));
+      .x((s) => x(s[0])).y0(edge).y1((s) => edge - side * share(s[1]))(steps(r.seen.lost)));
   }
-  if (r.seenSettled.length > 0) {
+  if (r.seen.settled.length > 0) {
     svg.append("path").attr("class", "seen-ready").attr("d", area().curve(curveStepAfter)
-      .x((s) => x(s[0])).y0(soil).y1((s) => soil - 0.6 * share(s[1]))([...r.seenSettled, [Math.max(last, r.seenSettled.at(-1)[0]), r.seenSettled.at(-1)[1]]]));
+      .x((s) => x(s[0])).y0(soil).y1((s) => soil - 0.6 * share(s[1]))([...r.seen.settled, [Math.max(last, r.seen.settled.at(-1)[0]), r.seen.settled.at(-1)[1]]]));
   }
-  r.seenMoved.forEach(([day]) => {
+  r.seen.moved.forEach(([day]) => {
     const pot = size.labels ? 7 : 4;
     svg.append("path").attr("class", "p-pot pot-mark").attr("d", `M${x(day) - pot} ${soil - 2 * pot}h${2 * pot}l${-pot / 2} ${2 * pot}h${-pot}z`);
   });
-  if (r.seenFirstSign.length > 0) {
-    const way = r.firstSignBelow ? 1 : -1;
+  if (r.seen.firstSign.length > 0) {
+    const way = r.below.firstSign ? 1 : -1;
     svg.append("path").attr("class", "seen-first").attr("d", line().curve(curveStepAfter)
-      .x((s) => x(s[0])).y((s) => soil + way * share(s[1]))(steps(r.seenFirstSign)));
+      .x((s) => x(s[0])).y((s) => soil + way * share(s[1]))(steps(r.seen.firstSign)));
   }
 }
 
 function labels(svg, r, size, soil, x) {
-  const startDay = Date.parse(r.start + "T00:00:00Z");
+  const startDay = Date.parse(r.scale.start + "T00:00:00Z");
   const day = (d) => dayName.format(new Date(startDay + d * 86400000));
   const above = [];
   const below = [];
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);
-  const stuck = `${r.stuckWord ?? "stuck"} ${day(r.stuck)}`;
-  add(r.stuck, r.taken === r.stuck ? stuck : `${r.takenWord ?? "cut"} ${day(r.taken)}, ${stuck}`, false);
-  if (r.firstSign && r.firstSign[0] <= r.days) {
-    add((r.firstSign[0] + r.firstSign[1]) / 2, `${r.firstSignWord ?? "first sign"} ${day(r.firstSign[0])}–${day(r.firstSign[1])}`, r.firstSignBelow);
+  const stuck = `${r.said.stuck} ${day(r.stuck)}`;
+  add(r.stuck, r.taken === r.stuck ? stuck : `${r.said.taken} ${day(r.taken)}, ${stuck}`, false);
+  if (r.expected.firstSign && r.expected.firstSign[0] <= r.scale.days) {
+    add((r.expected.firstSign[0] + r.expected.firstSign[1]) / 2, `${r.said.firstSign} ${day(r.expected.firstSign[0])}–${day(r.expected.firstSign[1])}`, r.below.firstSign);
   }
-  add((r.ready[0] + r.ready[1]) / 2, `${r.readyWord ?? "ready"} ${day(r.ready[0])}–${day(r.ready[1])}`, r.readyBelow);
+  add((r.expected.ready[0] + r.expected.ready[1]) / 2, `${r.said.ready} ${day(r.expected.ready[0])}–${day(r.expected.ready[1])}`, r.below.ready);
   if (r.due !== null) {
     add(r.due, `due ${day(r.due)}`, false);
   }
-  if (r.today !== null && Math.abs(r.today - r.stuck) > r.days * 0.12) {
-    add(r.today, "today", false);
+  if (r.scale.today !== null && Math.abs(r.scale.today - r.stuck) > r.scale.days * 0.12) {
+    add(r.scale.today, "today", false);
   }
   const place = (list, y, step) => {
     let end = -1e9;

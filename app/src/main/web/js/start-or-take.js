@@ -20,26 +20,26 @@ class StartOrTake {
   constructor(holder, plan) {
     this.plan = plan;
     const known = plan.days.filter((d) => d.pieces !== null).map((d) => d.pieces);
-    const most = Math.max(plan.limit ?? 0, plan.take ?? 0, Math.min(...known, 60));
+    const most = Math.max(plan.limit ?? 0, plan.planned.take ?? 0, Math.min(...known, 60));
     this.top = Math.min(Math.max(10, Math.ceil(1.5 * most)), 2000);
-    this.x = scaleUtc([time(plan.days[0].day), time(plan.due)], [EDGE.left, WIDTH - EDGE.right]);
+    this.x = scaleUtc([time(plan.days[0].day), time(plan.aim.due)], [EDGE.left, WIDTH - EDGE.right]);
     this.y = scaleLinear([0, this.top], [HEIGHT - EDGE.bottom, EDGE.top]).clamp(true);
-    this.at = { day: time(plan.start), pieces: Math.min(this.top, plan.take ?? plan.limit ?? most) };
+    this.at = { day: time(plan.planned.start), pieces: Math.min(this.top, plan.planned.take ?? plan.limit ?? most) };
     this.asked = null;
     this.line = document.createElement("p");
     this.line.className = "state-line m-0";
     this.line.setAttribute("role", "status");
     holder.replaceChildren(this.draw(), this.line);
     this.place();
-    this.line.textContent = plan.take === null
+    this.line.textContent = plan.planned.take === null
       ? "No number would do from that day."
-      : `Start ${said.format(new Date(this.at.day))}, take ${plan.take}: as planned.`;
+      : `Start ${said.format(new Date(this.at.day))}, take ${plan.planned.take}: as planned.`;
   }
 
   draw() {
     const { plan, x, y } = this;
     const svg = create("svg").attr("class", "start-or-take").attr("viewBox", `0 0 ${WIDTH} ${HEIGHT}`);
-    const seasons = plan.days.map((d, i) => [time(d.day), plan.days[i + 1] ? time(plan.days[i + 1].day) : time(plan.due), d.inSeason]);
+    const seasons = plan.days.map((d, i) => [time(d.day), plan.days[i + 1] ? time(plan.days[i + 1].day) : time(plan.aim.due), d.inSeason]);
     seasons.filter((s) => !s[2] && s[1] > s[0]).forEach((s) => {
       svg.append("rect").attr("class", "off-season").attr("x", x(s[0])).attr("width", x(s[1]) - x(s[0]))
         .attr("y", EDGE.top).attr("height", HEIGHT - EDGE.bottom - EDGE.top);
@@ -54,11 +54,11 @@ class StartOrTake {
     }
     const shown = plan.days.filter((d) => d.pieces !== null && d.pieces <= this.top);
     svg.append("path").attr("class", "least").attr("d", line().x((d) => x(time(d.day))).y((d) => y(d.pieces))(shown));
-    if (plan.lastSafe !== null) {
-      const last = x(time(plan.lastSafe));
+    if (plan.planned.lastSafe !== null) {
+      const last = x(time(plan.planned.lastSafe));
       svg.append("line").attr("class", "due").attr("x1", last).attr("x2", last).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
       const left = last > 0.7 * WIDTH;
-      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said.format(new Date(time(plan.lastSafe)))}`);
+      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said.format(new Date(time(plan.planned.lastSafe)))}`);
     }
     const today = x(time(plan.today));
     if (today >= EDGE.left && today <= WIDTH - EDGE.right) {
@@ -103,7 +103,7 @@ class StartOrTake {
   move(day, pieces) {
     const first = time(this.plan.days[0].day);
     this.at = {
-      day: Math.min(time(this.plan.due) - DAY, Math.max(first, day)),
+      day: Math.min(time(this.plan.aim.due) - DAY, Math.max(first, day)),
       pieces: Math.min(this.top, Math.max(1, pieces)),
     };
     this.place();
@@ -127,7 +127,7 @@ class StartOrTake {
     this.asked?.abort();
     this.asked = new AbortController();
     const { day, pieces } = this.at;
-    const { stock, way, wanted, perPot, due, sure } = this.plan;
+    const { stock, way, aim: { wanted, perPot, due, sure } } = this.plan;
     const query = new URLSearchParams({ stock, way, wanted, perPot, due, sure, start: iso(day), take: pieces });
     try {
       const answer = await (await fetch(`/plan/chance?${query}`, { signal: this.asked.signal, headers: { Accept: "application/json" } })).json();

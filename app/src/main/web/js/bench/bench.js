@@ -73,7 +73,7 @@ class Bench {
     this.find("now-drawing").replaceChildren(this.tray.buttons[this.tray.at].querySelector("svg").cloneNode(true));
     this.find("count").textContent = `${this.draft.size} of ${this.bench.cells.length} looked at`;
     this.root.querySelectorAll("[data-needs]").forEach((b) => {
-      b.disabled = !canKnow(this.bench, this.look(cell), b.dataset.needs) || (b.dataset.needs === "FIRST_SIGN" && !this.bench.hasFirstSign);
+      b.disabled = !canKnow(this.bench, this.look(cell), b.dataset.needs) || (b.dataset.needs === "FIRST_SIGN" && this.bench.firstSign === null);
     });
   }
 
@@ -125,7 +125,7 @@ class Bench {
   }
 
   setRoot(mm) {
-    if (this.bench.readyByRoots && this.tray.targets().some((c) => !canKnow(this.bench, this.look(c), "READY"))) {
+    if (this.bench.ready.byRoots && this.tray.targets().some((c) => !canKnow(this.bench, this.look(c), "READY"))) {
       this.say("A look from above cannot measure roots; press k to tug or lift this one.", true);
       return;
     }

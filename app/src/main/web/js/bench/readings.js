@@ -6,7 +6,7 @@ const ORDER = ["NONE", "FIRST_SIGN", "READY", "LOST", "SENT"];
 
 /** Whether a look of the kind can know of the state, given by what the protocol tells it. */
 export function canKnow(bench, look, state) {
-  const byRoots = state === "READY" ? bench.readyByRoots : state === "FIRST_SIGN" ? bench.firstSignByRoots : false;
+  const byRoots = state === "READY" ? bench.ready.byRoots : state === "FIRST_SIGN" ? bench.firstSign?.byRoots : false;
   return look !== "ABOVE" || !byRoots;
 }
 
@@ -15,7 +15,7 @@ export function objection(bench, cell, look, state) {
   if (cell.state === "LOST" || cell.state === "SENT") {
     return `Piece ${cell.piece} is ${cell.state === "LOST" ? "lost" : "sent away"}; take that check back on the batch sheet if it was wrong.`;
   }
-  if (state === "FIRST_SIGN" && !bench.hasFirstSign) {
+  if (state === "FIRST_SIGN" && bench.firstSign === null) {
     return "This way has no first sign: it is ready when it holds and grows.";
   }
   if (!canKnow(bench, look, state)) {
@@ -30,10 +30,10 @@ export function objection(bench, cell, look, state) {
 
 /** The state that a longest root of so many mm means by the protocol's test. */
 export function stateOfRoot(bench, mm) {
-  if (bench.readyByRoots && mm >= bench.readyMm) {
+  if (bench.ready.byRoots && mm >= bench.ready.mm) {
     return "READY";
   }
-  return bench.hasFirstSign && bench.firstSignByRoots && mm >= bench.firstSignMm ? "FIRST_SIGN" : "NONE";
+  return bench.firstSign?.byRoots && mm >= bench.firstSign.mm ? "FIRST_SIGN" : "NONE";
 }
 
 /** The reading that says: looked at, unchanged; null for pieces of which nothing can be said. */

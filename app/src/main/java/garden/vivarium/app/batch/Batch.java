@@ -202,11 +202,10 @@ class Batch extends NurseryRow {
                 way(),
                 done,
                 taking,
-                clockOn,
+                new BatchView.Clock(clockOn, new SeasonFactors(slowing, thinning)),
                 vessel,
                 material,
                 Objects.requireNonNullElse(guess, Guess.NONE),
-                new SeasonFactors(slowing, thinning),
                 new Progress(
                         new Counts(pieces, firstSign, ready, lost, sent, lostReady),
                         moved,

@@ -2,11 +2,11 @@ package garden.vivarium.app.batch;
 
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Climate;
@@ -58,7 +58,8 @@ class BatchMaker {
         if (t.taken() < 1 || t.taken() > Limits.MOST_PIECES) {
             throw new InvalidField(
                     "taken",
-                    Text.of("%d cannot be taken; give 1 to %,d, or make two batches.", t.taken(), Limits.MOST_PIECES));
+                    Messages.text(
+                            "BatchMaker.cannot.taken.give.make", "taken", t.taken(), "mostPieces", Limits.MOST_PIECES));
         }
         today.refuseFuture("takenOn", t.takenOn());
         if (t.stuckOn() == null) {
@@ -66,20 +67,25 @@ class BatchMaker {
         }
         today.refuseFuture("stuckOn", t.stuckOn());
         if (t.stuckOn().isBefore(t.takenOn())) {
-            throw new InvalidField(
-                    "stuckOn", "They were taken on %s; give that day or a later one.".formatted(t.takenOn()));
+            throw new InvalidField("stuckOn", Messages.text("BatchMaker.they.were.taken.give", "takenOn", t.takenOn()));
         }
         if (t.stuck() < 1 || t.stuck() > t.taken()) {
             throw new InvalidField(
                     "stuck",
-                    "%d of %d taken cannot be stuck; give 1 to %d.".formatted(t.stuck(), t.taken(), t.taken()));
+                    Messages.text("BatchMaker.taken.cannot.stuck.give", "stuck", t.stuck(), "taken", t.taken()));
         }
         Vessel v = wanted.vessel();
         if (v.isTray() && v.rows() * v.columns() < t.stuck()) {
             throw new InvalidField(
                     "rows",
-                    "A tray of %d × %d holds %d; give a larger tray, or stick fewer."
-                            .formatted(v.rows(), v.columns(), v.rows() * v.columns()));
+                    Messages.text(
+                            "BatchMaker.tray.holds.give.larger",
+                            "rows",
+                            v.rows(),
+                            "columns",
+                            v.columns(),
+                            "columnsThen",
+                            v.rows() * v.columns()));
         }
     }
 

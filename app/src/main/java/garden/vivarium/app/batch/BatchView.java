@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
@@ -17,11 +18,10 @@ import java.util.UUID;
  * @param way what is compared: plant, method, medium, treatment
  * @param done how it was done
  * @param taking when pieces were cut and set, and how many
- * @param clockOn the day from which days are counted; null while it dries or sleeps
+ * @param clock from when its days are counted, and how its season bears on them
  * @param vessel what its pieces stand in
  * @param material what they were like
  * @param guess what was guessed of it
- * @param season how its season bears on it
  * @param progress how far it has come
  * @param changes how often it was changed
  */
@@ -30,16 +30,26 @@ public record BatchView(
         Way way,
         HowDone done,
         Taking taking,
-        LocalDate clockOn,
+        Clock clock,
         Vessel vessel,
         Material material,
         Guess guess,
-        SeasonFactors season,
         Progress progress,
         int changes) {
 
     /** What a batch is called, where it came from, where it stands. */
     public record Identity(UUID id, String code, Origin origin, UUID placeId) {}
+
+    /** The day from which days are counted, null while it dries or sleeps; and how its season bears on it. */
+    public record Clock(LocalDate on, SeasonFactors season) {}
+
+    public LocalDate clockOn() {
+        return clock.on();
+    }
+
+    public SeasonFactors season() {
+        return clock.season();
+    }
 
     public UUID id() {
         return identity.id();
@@ -149,12 +159,12 @@ public record BatchView(
 
     /** Whether it was planted asleep and has not woken, so that no day is counted yet. */
     public boolean isAsleep() {
-        return isStuck() && clockOn == null;
+        return isStuck() && clock.on() == null;
     }
 
     /** Day 0: the day stuck, or for what was planted asleep the day it woke; null while wounds dry. */
     public LocalDate dayZero() {
-        return clockOn == null ? stuckOn() : clockOn;
+        return clock.on() == null ? stuckOn() : clock.on();
     }
 
     /** Days since day 0. */
@@ -167,7 +177,7 @@ public record BatchView(
         LocalDate stuck = !isStuck()
                 ? takenOn().plusDays(outlook.callusDays())
                 : isAsleep() && today.isAfter(stuckOn()) ? today : dayZero();
-        return outlook.expected(outlook.in(season), takenOn(), stuck);
+        return outlook.expected(outlook.in(season()), takenOn(), stuck);
     }
 
     /** What goes on the label: plant, date, code. */
@@ -187,14 +197,22 @@ public record BatchView(
     /** How it stands, in a sentence. */
     public String stands() {
         return isStuck()
-                ? "%s now has %d of %d ready, %d lost, %d moved; last looked at %s."
-                        .formatted(
-                                code(),
-                                counts().ready(),
-                                stuck(),
-                                counts().lost(),
-                                moved(),
-                                lastLook() == null ? "never" : "on " + lastLook())
-                : "%s is not stuck yet; %d were taken.".formatted(code(), taken());
+                ? Messages.text(
+                        "BatchView.now.has.ready.lost",
+                        "code",
+                        code(),
+                        "ready",
+                        counts().ready(),
+                        "stuck",
+                        stuck(),
+                        "lost",
+                        counts().lost(),
+                        "moved",
+                        moved(),
+                        "looked",
+                        lastLook() == null ? "no" : "yes",
+                        "last",
+                        lastLook() == null ? "" : lastLook())
+                : Messages.text("BatchView.not.stuck.yet.were", "code", code(), "taken", taken());
     }
 }

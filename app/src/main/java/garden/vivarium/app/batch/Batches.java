@@ -4,6 +4,7 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
@@ -95,16 +96,17 @@ public class Batches {
     public BatchView stick(String code, LocalDate day, int pieces) {
         Batch batch = batch(code);
         if (batch.stuckOn() != null) {
-            throw new InvalidField("stuck", "%s is stuck already, on %s.".formatted(code, batch.stuckOn()));
+            throw new InvalidField(
+                    "stuck", Messages.text("Batches.stuck.already", "code", code, "stuckOn", batch.stuckOn()));
         }
         if (pieces < 1 || pieces > batch.taken()) {
             throw new InvalidField(
                     "stuck",
-                    "%d of %d taken cannot be stuck; give 1 to %d.".formatted(pieces, batch.taken(), batch.taken()));
+                    Messages.text("Batches.taken.cannot.stuck.give", "pieces", pieces, "taken", batch.taken()));
         }
         if (day.isBefore(batch.takenOn())) {
             throw new InvalidField(
-                    "stuckOn", "They were taken on %s; give that day or a later one.".formatted(batch.takenOn()));
+                    "stuckOn", Messages.text("Batches.they.were.taken.give", "takenOn", batch.takenOn()));
         }
         today.refuseFuture("stuckOn", day);
         batch.stick(day, pieces, sleepsFirst(batch));
@@ -125,7 +127,7 @@ public class Batches {
         Optional<Check> same = checks.findByClientId(look.clientId());
         if (same.isPresent()) {
             if (!same.get().batchId().equals(batch.getId())) {
-                throw new InvalidField("clientId", "This look was written down for another batch already.");
+                throw new InvalidField("clientId", Messages.text("Batches.look.was.written.down"));
             }
             return batch.view();
         }
@@ -193,21 +195,25 @@ public class Batches {
         Batch batch = batch(code);
         int able = batch.view().readyToMove();
         if (protocolOf(batch).flatMap(p -> p.course().inTurn()).isEmpty()) {
-            throw new InvalidField("youngPlants", "Pieces of %s are moved whole; move them instead.".formatted(code));
+            throw new InvalidField("youngPlants", Messages.text("Batches.pieces.moved.whole.move", "code", code));
         }
         if (able == 0) {
-            throw new InvalidField(
-                    "youngPlants", "Nothing stands ready in %s; log what is ready first.".formatted(code));
+            throw new InvalidField("youngPlants", Messages.text("Batches.nothing.stands.ready.log", "code", code));
         }
         if (youngPlants < (spent > 0 ? 0 : 1) || youngPlants > 50 * able) {
             throw new InvalidField(
                     "youngPlants",
-                    "%d young plants from %d ready pieces is not believable; give 1 to %d."
-                            .formatted(youngPlants, able, 50 * able));
+                    Messages.text(
+                            "Batches.young.plants.from.ready",
+                            "youngPlants",
+                            youngPlants,
+                            "able",
+                            able,
+                            "ableThen",
+                            50 * able));
         }
         if (spent < 0 || spent > able) {
-            throw new InvalidField(
-                    "spent", "%d pieces stand ready; 0 to %d of them may be spent.".formatted(able, able));
+            throw new InvalidField("spent", Messages.text("Batches.pieces.stand.ready.them", "able", able));
         }
         refuseBadMove(batch, day);
         Potting potting = new Potting(batch.getId(), day, spent, youngPlants);
@@ -223,7 +229,8 @@ public class Batches {
     private void refuseBadMove(Batch batch, LocalDate day) {
         today.refuseFuture("movedOn", day);
         if (day.isBefore(batch.stuckOn())) {
-            throw new InvalidField("movedOn", "It was stuck on %s; give a later day.".formatted(batch.stuckOn()));
+            throw new InvalidField(
+                    "movedOn", Messages.text("Batches.was.stuck.give.later", "stuckOn", batch.stuckOn()));
         }
     }
 
@@ -252,12 +259,10 @@ public class Batches {
         int able = batch.view().readyToMove();
         if (pieces < 1 || pieces > able) {
             throw new InvalidField(
-                    "pieces",
-                    "%d cannot be moved: %d stand ready. Give 1 to %d, or log more as ready first."
-                            .formatted(pieces, able, able));
+                    "pieces", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
         }
         if (youngPlants < 1) {
-            throw new InvalidField("youngPlants", "Say how many young plants they make, 1 or more.");
+            throw new InvalidField("youngPlants", Messages.text("Batches.say.how.many.young"));
         }
         refuseBadMove(batch, day);
         pottings.save(new Potting(batch.getId(), day, pieces, youngPlants));
@@ -276,9 +281,10 @@ public class Batches {
         if (settled < 0 || settled > potting.view().youngPlants()) {
             throw new InvalidField(
                     "settled",
-                    "%d young plants were set up that day; give 0 to %d."
-                            .formatted(
-                                    potting.view().youngPlants(), potting.view().youngPlants()));
+                    Messages.text(
+                            "Batches.young.plants.were.set",
+                            "youngPlants",
+                            potting.view().youngPlants()));
         }
         if (potting.view().settled() == null) {
             potting.settle(settled, day);
@@ -354,7 +360,6 @@ public class Batches {
                         wanted.done().protocolVersion() == null
                                 ? 1
                                 : wanted.done().protocolVersion())
-                .orElseThrow(
-                        () -> new InvalidField("protocol", "That way is not in the guide; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("protocol", Messages.text("Batches.way.not.guide.choose")));
     }
 }

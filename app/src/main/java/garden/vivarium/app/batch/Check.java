@@ -103,16 +103,10 @@ class Check extends NurseryRow {
                 lookedOn,
                 look,
                 byCount,
-                firstSign,
-                ready,
-                lost,
-                sent,
-                youngPlants,
+                new CheckView.Counted(firstSign, ready, lost, sent, youngPlants),
                 readings,
                 note,
-                personName,
-                madeAt,
-                withdrawnAt,
-                withdrawnBy);
+                new CheckView.Written(personName, madeAt),
+                new CheckView.TakenBack(withdrawnBy, withdrawnAt));
     }
 }

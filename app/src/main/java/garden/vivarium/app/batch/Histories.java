@@ -248,12 +248,12 @@ class Histories {
             return Outlook.ofGuide(nearest.get(), USUAL_RHO);
         }
         Method m = lookup.method(method);
-        RootingTime ready = RootingTime.ofGuide(m.readyDays());
+        RootingTime ready = RootingTime.ofGuide(m.ready().days());
         StrikeRate strike = StrikeRate.ofGuide(m.rate(), USUAL_RHO);
         SeasonOutlook always = new SeasonOutlook(
                 strike,
                 strike,
-                m.firstSignDays().map(RootingTime::ofGuide),
+                m.firstSign().map(f -> RootingTime.ofGuide(f.days())),
                 ready,
                 ShownTable.ofGuide(ready, USUAL_RHO));
         return new Outlook(always, always, Optional.empty(), Optional.empty(), OutputRatio.one(), Season.allYear());

@@ -3,6 +3,7 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
@@ -83,19 +84,21 @@ class Stages {
         BatchView view = batch.view();
         List<StageClock.Said> before = said(List.of(batch.getId())).getOrDefault(batch.getId(), List.of());
         StageClock clock = clock(view, before)
-                .orElseThrow(() -> new InvalidField("stage", "%s has no such stage.".formatted(view.code())));
+                .orElseThrow(() ->
+                        new InvalidField("stage", Messages.text("Stages.has.no.such.stage", "code", view.code())));
         Protocol.Stage next = clock.next()
                 .filter(s -> s.key().equals(stage))
                 .orElseThrow(() -> new InvalidField(
                         "stage",
-                        "%s waits for something else: %s."
-                                .formatted(
-                                        view.code(),
-                                        clock.next().map(Protocol.Stage::act).orElse("nothing more"))));
+                        Messages.text(
+                                "Stages.waits.something.else",
+                                "code",
+                                view.code(),
+                                "act",
+                                clock.next().map(Protocol.Stage::act).orElse("nothing more"))));
         today.refuseFuture("saidOn", day);
         if (day.isBefore(clock.since())) {
-            throw new InvalidField(
-                    "saidOn", "It cannot be before %s; give that day or a later one.".formatted(clock.since()));
+            throw new InvalidField("saidOn", Messages.text("Stages.cannot.before.give.day", "since", clock.since()));
         }
         stages.save(new BatchStage(
                 batch.getId(),

@@ -2,6 +2,7 @@ package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -31,7 +32,7 @@ class BatchController {
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.stick(code, stuckOn, stuck);
-            return "%d stuck.".formatted(stuck);
+            return Messages.text("BatchController.stuck", "stuck", stuck);
         });
     }
 
@@ -44,7 +45,8 @@ class BatchController {
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.move(code, movedOn, pieces, youngPlants);
-            return "%d pieces moved, %d young plants.".formatted(pieces, youngPlants);
+            return Messages.text(
+                    "BatchController.pieces.moved.young.plants", "pieces", pieces, "youngPlants", youngPlants);
         });
     }
 
@@ -57,8 +59,7 @@ class BatchController {
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.separate(code, movedOn, youngPlants, spent);
-            return "%d young plants taken%s."
-                    .formatted(youngPlants, spent > 0 ? ", %d pieces spent".formatted(spent) : "; the pieces stay");
+            return Messages.text("BatchController.young.plants.taken", "youngPlants", youngPlants, "spent", spent);
         });
     }
 
@@ -80,7 +81,7 @@ class BatchController {
             @PathVariable String code, @RequestParam UUID potting, @RequestParam int settled, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.settle(code, potting, today.date(), settled);
-            return "%d settled.".formatted(settled);
+            return Messages.text("BatchController.settled", "settled", settled);
         });
     }
 

@@ -14,20 +14,35 @@ import garden.vivarium.core.watch.StageClock;
 import java.util.List;
 import java.util.Optional;
 
-/** Everything that the batch sheet shows. */
+/**
+ * Everything that the batch sheet shows.
+ *
+ * @param row what the benches show of it too
+ * @param outlook what was expected when it was stuck
+ * @param expected days expected now
+ * @param pieces its pieces, the first first
+ * @param curve how many by when, where anybody has looked
+ * @param done what was done since
+ * @param way how it was done, by the guide
+ * @param stages callus and settling, where it has them
+ * @param toCome what is still to be expected of it
+ */
 public record BatchSheet(
         Benches.Row row,
         Outlook outlook,
         Expected expected,
         List<PieceDetail> pieces,
         Optional<RootingCurve> curve,
-        List<CheckView> checks,
-        List<PottingView> pottings,
-        Optional<Protocol> protocol,
-        Method method,
-        MilestoneSigns signs,
+        Done done,
+        ByGuide way,
         Optional<StageClock> stages,
         Optional<StillToCome> toCome) {
+
+    /** Looks and moves, the last first. */
+    public record Done(List<CheckView> checks, List<PottingView> pottings) {}
+
+    /** What the guide has of its way; the protocol is absent where the batch followed none. */
+    public record ByGuide(Optional<Protocol> protocol, Method method, MilestoneSigns signs) {}
 
     public BatchView batch() {
         return row.batch();
@@ -35,6 +50,6 @@ public record BatchSheet(
 
     /** How such a batch is usually looked at. */
     LookKind usualLook() {
-        return protocol.map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED);
+        return way.protocol().map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED);
     }
 }

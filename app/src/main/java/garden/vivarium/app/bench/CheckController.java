@@ -15,6 +15,7 @@ import garden.vivarium.core.timing.Sign;
 import jakarta.validation.Valid;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,26 +43,29 @@ class CheckController {
         this.today = today;
     }
 
-    /** What bench mode's script needs to know of the batch. */
+    /**
+     * What bench mode's script needs to know of the batch.
+     *
+     * @param columns cells of a row
+     * @param usualLook how such a batch is usually looked at
+     * @param firstSign how first sign is told, or null where there is none
+     * @param ready how ready is told
+     * @param changes how often the batch was changed when this was read
+     */
     record Bench(
             String code,
-            String plant,
-            int rows,
             int columns,
-            boolean tray,
             List<Cell> cells,
             LookKind usualLook,
-            boolean hasFirstSign,
-            boolean firstSignByRoots,
-            boolean readyByRoots,
-            String firstSignTest,
-            String readyTest,
-            int firstSignMm,
-            int readyMm,
+            Told firstSign,
+            Told ready,
             String stuckOn,
             String today,
             int changes,
             List<Cause> causes) {}
+
+    /** Whether roots tell a milestone, and how long they must be, in mm. */
+    record Told(boolean byRoots, int mm) {}
 
     /** How a piece stood before this check. */
     record Cell(int piece, PieceState state, boolean leafy, boolean byCount, boolean potted) {}
@@ -105,44 +109,34 @@ class CheckController {
         model.addAttribute("batch", sheet.batch());
         model.addAttribute("bench", bench(sheet));
         model.addAttribute("kinds", LookKind.values());
-        model.addAttribute("signWord", sheet.method().firstSignWord().orElse("first sign"));
+        model.addAttribute(
+                "signWord",
+                sheet.way().method().firstSign().map(Method.Told::word).orElse("first sign"));
         return "bench/check";
     }
 
     private Bench bench(BatchSheet sheet) {
         BatchView b = sheet.batch();
-        Method m = sheet.method();
         int columns = b.isTray() ? b.vessel().columns() : Math.min(LOOSE_COLUMNS, b.stuck());
         return new Bench(
                 b.code(),
-                b.plant(),
-                b.isTray() ? b.vessel().rows() : (b.stuck() + columns - 1) / columns,
                 columns,
-                b.isTray(),
-                sheet.pieces().stream()
-                        .map(p -> new Cell(
-                                p.view().piece(),
-                                p.view().wasReady() && !p.view().state().isEnd()
-                                        ? PieceState.READY
-                                        : p.view().state(),
-                                p.leafy(),
-                                p.view().byCount(),
-                                p.potted()))
-                        .toList(),
+                sheet.pieces().stream().map(CheckController::cell).toList(),
                 sheet.usualLook(),
-                m.firstSign().isPresent(),
-                sheet.signs().firstSign().filter(s -> s == Sign.ROOT).isPresent(),
-                sheet.signs().ready() == Sign.ROOT,
-                sheet.protocol()
-                        .flatMap(Protocol::firstSign)
-                        .map(Protocol.Test::test)
-                        .orElse("first sign"),
-                sheet.protocol().map(p -> p.ready().test()).orElse("ready to move on"),
-                sheet.protocol()
-                        .flatMap(Protocol::firstSign)
-                        .flatMap(Protocol.Test::rootMm)
-                        .orElse(1),
-                sheet.protocol().flatMap(p -> p.ready().rootMm()).orElse(USUAL_READY_MM),
+                sheet.way()
+                        .method()
+                        .firstSign()
+                        .map(f -> new Told(
+                                sheet.way().signs().firstSign().equals(Optional.of(Sign.ROOT)),
+                                sheet.way()
+                                        .protocol()
+                                        .flatMap(Protocol::firstSign)
+                                        .flatMap(Protocol.Test::rootMm)
+                                        .orElse(1)))
+                        .orElse(null),
+                new Told(
+                        sheet.way().signs().ready() == Sign.ROOT,
+                        sheet.way().protocol().flatMap(p -> p.ready().rootMm()).orElse(USUAL_READY_MM)),
                 b.stuckOn().toString(),
                 today.date().toString(),
                 b.changes(),
@@ -151,13 +145,23 @@ class CheckController {
                         .toList());
     }
 
+    private static Cell cell(PieceDetail p) {
+        PieceState was = p.view().state();
+        return new Cell(
+                p.view().piece(),
+                p.view().wasReady() && !was.isEnd() ? PieceState.READY : was,
+                p.leafy(),
+                p.view().byCount(),
+                p.potted());
+    }
+
     private CountsForm asItStands(BatchSheet sheet) {
         BatchView b = sheet.batch();
         return new CountsForm(
                 UUID.randomUUID(),
                 today.date(),
                 sheet.usualLook(),
-                sheet.method().firstSign().isPresent() ? b.counts().firstSign() : null,
+                sheet.way().method().firstSign().isPresent() ? b.counts().firstSign() : null,
                 b.counts().ready(),
                 b.counts().lost(),
                 b.counts().sent(),

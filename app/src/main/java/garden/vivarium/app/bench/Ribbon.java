@@ -16,58 +16,63 @@ import java.util.TreeMap;
 import java.util.function.Function;
 
 /**
- * A batch's or a plan's life as the ribbon component draws it: days are numbers since {@code start}.
+ * A batch's or a plan's life as the ribbon component draws it: days are numbers since the first day drawn.
  *
- * @param start first day drawn
- * @param days length in days
- * @param today day of the hairline, or null outside
+ * @param scale the days drawn
  * @param taken day cut
  * @param stuck day 0
- * @param callus band, or null
- * @param firstSign band, or null
- * @param ready band
- * @param settled band, or null
  * @param due day due, or null
- * @param firstSignBelow whether first sign is told by roots and so drawn below the line
- * @param readyBelow whether ready is
- * @param pieces all pieces, 0 in a plan
- * @param seenFirstSign [day, pieces so far]
- * @param seenReady the same for ready
- * @param seenLost the same for losses
- * @param looks days of looks
- * @param seenMoved [day, pieces moved so far]
- * @param seenSettled [day, young plants settled so far]
- * @param takenWord what was done on the day taken: cut, or planted where they slept first
- * @param stuckWord what day 0 is: stuck, planted or awake
- * @param firstSignWord growers' word for first sign, or null
- * @param readyWord growers' word for ready
- * @param words the same in words, for those who cannot see it
+ * @param expected what is expected
+ * @param below what is told by roots, and so drawn below the line
+ * @param seen what was seen; no pieces in a plan
+ * @param said growers' words for what is drawn
+ * @param words the whole in words, for those who cannot see it
  */
 public record Ribbon(
-        String start,
-        int days,
-        Integer today,
+        Scale scale,
         int taken,
         int stuck,
-        List<Integer> callus,
-        List<Integer> firstSign,
-        List<Integer> ready,
-        List<Integer> settled,
         Integer due,
-        boolean firstSignBelow,
-        boolean readyBelow,
-        int pieces,
-        List<List<Integer>> seenFirstSign,
-        List<List<Integer>> seenReady,
-        List<List<Integer>> seenLost,
-        List<Integer> looks,
-        List<List<Integer>> seenMoved,
-        List<List<Integer>> seenSettled,
-        String words,
-        String takenWord,
-        String stuckWord,
-        String firstSignWord,
-        String readyWord) {
+        Bands expected,
+        Below below,
+        Seen seen,
+        Said said,
+        String words) {
+
+    /** First day drawn, length in days, and the day of the hairline, or null outside. */
+    public record Scale(String start, int days, Integer today) {}
+
+    /** From and to of each milestone; null where there is none. */
+    public record Bands(List<Integer> callus, List<Integer> firstSign, List<Integer> ready, List<Integer> settled) {}
+
+    /** Whether first sign and ready are told by roots. */
+    public record Below(boolean firstSign, boolean ready) {}
+
+    /**
+     * What was seen, each as [day, so many so far].
+     *
+     * @param pieces all pieces
+     * @param moved pieces moved
+     * @param settled young plants settled
+     * @param looks days of looks
+     */
+    public record Seen(
+            int pieces,
+            List<List<Integer>> firstSign,
+            List<List<Integer>> ready,
+            List<List<Integer>> lost,
+            List<List<Integer>> moved,
+            List<List<Integer>> settled,
+            List<Integer> looks) {}
+
+    /**
+     * Growers' words.
+     *
+     * @param taken what was done on the day taken: cut, or planted where they slept first
+     * @param stuck what day 0 is: stuck, planted or awake
+     * @param firstSign null where there is none
+     */
+    public record Said(String taken, String stuck, String firstSign, String ready) {}
 
     /** What was written off is gone too, on the day it was. */
     private static final Set<Outcome> LOST_OR_GIVEN_UP = EnumSet.of(Outcome.LOST, Outcome.GIVEN_UP);
@@ -131,38 +136,41 @@ public record Ribbon(
             String words) {
         int stuck = day(start, e.stuck());
         return new Ribbon(
-                start.toString(),
-                Math.max(7, day(start, end)),
-                today.isBefore(start) || today.isAfter(end) ? null : day(start, today),
+                new Scale(
+                        start.toString(),
+                        Math.max(7, day(start, end)),
+                        today.isBefore(start) || today.isAfter(end) ? null : day(start, today)),
                 day(start, e.taken()),
                 stuck,
-                e.callus().map(b -> band(start, b)).orElse(null),
-                e.firstSign().map(b -> band(start, b)).orElse(null),
-                band(start, e.ready()),
-                e.settled().map(b -> band(start, b)).orElse(null),
                 due == null ? null : day(start, due),
-                firstSign.orElse(Sign.ROOT) == Sign.ROOT,
-                ready == Sign.ROOT,
-                pieces,
-                soFar(firstSignSeen, EnumSet.of(Outcome.REACHED), stuck),
-                soFar(readySeen, EnumSet.of(Outcome.REACHED), stuck),
-                soFar(readySeen, LOST_OR_GIVEN_UP, stuck),
-                looks.stream().map(d -> day(start, d)).toList(),
-                soFar(start, moves, PottingView::movedOn, PottingView::pieces),
-                soFar(
-                        start,
-                        moves.stream().filter(m -> m.settled() != null).toList(),
-                        PottingView::settledOn,
-                        PottingView::settled),
-                words,
-                begin == Begin.STUCK ? "cut" : method.done(),
-                switch (begin) {
-                    case STUCK -> method.done();
-                    case AWAKE -> "awake";
-                    case ASLEEP -> "if awake";
-                },
-                method.firstSignWord().orElse(null),
-                method.readyWord());
+                new Bands(
+                        e.callus().map(b -> band(start, b)).orElse(null),
+                        e.firstSign().map(b -> band(start, b)).orElse(null),
+                        band(start, e.ready()),
+                        e.settled().map(b -> band(start, b)).orElse(null)),
+                new Below(firstSign.orElse(Sign.ROOT) == Sign.ROOT, ready == Sign.ROOT),
+                new Seen(
+                        pieces,
+                        soFar(firstSignSeen, EnumSet.of(Outcome.REACHED), stuck),
+                        soFar(readySeen, EnumSet.of(Outcome.REACHED), stuck),
+                        soFar(readySeen, LOST_OR_GIVEN_UP, stuck),
+                        soFar(start, moves, PottingView::movedOn, PottingView::pieces),
+                        soFar(
+                                start,
+                                moves.stream().filter(m -> m.settled() != null).toList(),
+                                PottingView::settledOn,
+                                PottingView::settled),
+                        looks.stream().map(d -> day(start, d)).toList()),
+                new Said(
+                        begin == Begin.STUCK ? "cut" : method.done(),
+                        switch (begin) {
+                            case STUCK -> method.done();
+                            case AWAKE -> "awake";
+                            case ASLEEP -> "if awake";
+                        },
+                        method.firstSign().map(Method.Told::word).orElse(null),
+                        method.ready().word()),
+                words);
     }
 
     private static List<List<Integer>> soFar(Tallies tallies, Set<Outcome> outcomes, int stuck) {
@@ -201,9 +209,5 @@ public record Ribbon(
 
     private static int day(LocalDate start, LocalDate day) {
         return (int) (day.toEpochDay() - start.toEpochDay());
-    }
-
-    private static LocalDate later(LocalDate a, LocalDate b) {
-        return b != null && b.isAfter(a) ? b : a;
     }
 }

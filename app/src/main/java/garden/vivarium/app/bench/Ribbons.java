@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.looks.MilestoneSigns;
@@ -68,18 +69,23 @@ class Ribbons {
     }
 
     private String words(BatchView b, Expected e) {
-        return "Ribbon of %s: %s, ready expected %s to %s; %d of %d ready, %d lost."
-                .formatted(
-                        b.code(),
-                        b.isAsleep()
-                                ? "asleep since " + says.day(b.stuckOn())
-                                : b.isStuck()
-                                        ? "day 0 on " + says.day(b.dayZero())
-                                        : "drying since " + says.day(b.takenOn()),
-                        says.day(e.ready().from()),
-                        says.day(e.ready().to()),
-                        b.counts().ready(),
-                        b.isStuck() ? b.stuck() : b.taken(),
-                        b.counts().lost());
+        return Messages.text(
+                "Ribbons.ribbon.ready.expected.ready",
+                "code",
+                b.code(),
+                "then",
+                b.isAsleep()
+                        ? "asleep since " + says.day(b.stuckOn())
+                        : b.isStuck() ? "day 0 on " + says.day(b.dayZero()) : "drying since " + says.day(b.takenOn()),
+                "from",
+                says.day(e.ready().from()),
+                "to",
+                says.day(e.ready().to()),
+                "ready",
+                b.counts().ready(),
+                "thenThen",
+                b.isStuck() ? b.stuck() : b.taken(),
+                "lost",
+                b.counts().lost());
     }
 }

@@ -53,7 +53,8 @@ class SheetController {
                         .orElse(null));
         model.addAttribute(
                 "cautions",
-                sheet.protocol()
+                sheet.way()
+                        .protocol()
                         .map(p -> guide.cautions(sheet.batch().group(), p))
                         .orElse(List.of()));
         model.addAttribute("care", care.of(sheet.batch().id()));

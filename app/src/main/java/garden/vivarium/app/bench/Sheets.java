@@ -61,11 +61,11 @@ public class Sheets {
                 batch.expected(entry.outlook(), today.date()),
                 looks.history().map(h -> details(batch, h, looks.noted())).orElse(List.of()),
                 batch.lastKnowingLook() == null ? Optional.empty() : Optional.of(RootingCurve.fit(ready)),
-                looks.checks(),
-                book.pottings(batch.id()),
-                lookup.protocol(batch.protocol(), batch.protocolVersion(), batch.way()),
-                lookup.method(batch.method()),
-                lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method()),
+                new BatchSheet.Done(looks.checks(), book.pottings(batch.id())),
+                new BatchSheet.ByGuide(
+                        lookup.protocol(batch.protocol(), batch.protocolVersion(), batch.way()),
+                        lookup.method(batch.method()),
+                        lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method())),
                 Optional.ofNullable(book.stages(List.of(batch)).get(batch.id())),
                 running.now(batch, ready).map(now -> toCome(batch, now)));
     }

@@ -76,7 +76,7 @@ class StandingWords {
     }
 
     private String sign(Method method) {
-        return method.firstSignWord().orElseGet(() -> words.say("standing.first.sign"));
+        return method.firstSign().map(Method.Told::word).orElseGet(() -> words.say("standing.first.sign"));
     }
 
     private String figures(boolean firstSign, Behind.Seen seen, Method method) {

@@ -1,5 +1,6 @@
 package garden.vivarium.app.bench;
 
+import garden.vivarium.app.platform.Messages;
 import java.time.LocalDate;
 
 /**
@@ -38,7 +39,6 @@ public record StillToCome(
         if (average == 0) {
             return "hardly any more";
         }
-        return "about %d more, %s"
-                .formatted(average, sure == 0 ? "perhaps none" : "nine times in ten %d or more".formatted(sure));
+        return Messages.text("StillToCome.about.more", "average", average, "sure", sure);
     }
 }

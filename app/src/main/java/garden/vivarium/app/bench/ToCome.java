@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.evidence.Running;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RunningBatch;
@@ -109,15 +110,18 @@ public class ToCome {
             }
             return Optional.of(runningNow
                     .now(record, batch, ready)
-                    .map(now -> "of %d waiting about %d in 100 should come"
-                            .formatted(batch.counts().pending(), Math.round(100 * now.everReady())))
-                    .orElseGet(() -> "of %d not looked at yet about %d in 100 should come"
-                            .formatted(
-                                    batch.counts().pending(),
-                                    Math.round(100
-                                            * outlook.in(batch.season())
-                                                    .strike()
-                                                    .mean()))));
+                    .map(now -> Messages.text(
+                            "ToCome.waiting.about.should.come",
+                            "pending",
+                            batch.counts().pending(),
+                            "everReady",
+                            Math.round(100 * now.everReady())))
+                    .orElseGet(() -> Messages.text(
+                            "ToCome.not.looked.at.yet",
+                            "pending",
+                            batch.counts().pending(),
+                            "mean",
+                            Math.round(100 * outlook.in(batch.season()).strike().mean()))));
         }
 
         /** Pots that are still to come of it on average: enough to reckon room with. */

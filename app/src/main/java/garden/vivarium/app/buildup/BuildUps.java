@@ -4,6 +4,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.Ways;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
@@ -99,15 +100,16 @@ class BuildUps {
     Answer reckon(StockPlantView plant, BuildUpForm form) {
         LocalDate day = today.date();
         if (!form.due().isAfter(day)) {
-            throw new InvalidField("due", "%s has passed; give a later day.".formatted(says.day(form.due())));
+            throw new InvalidField("due", Messages.text("BuildUps.has.passed.give.later", "due", says.day(form.due())));
         }
         if (form.due().isAfter(day.plusYears(YEARS_AHEAD))) {
             throw new InvalidField(
-                    "due", "%s is more than %d years ahead; give an earlier day.".formatted(form.due(), YEARS_AHEAD));
+                    "due",
+                    Messages.text("BuildUps.more.than.years.ahead", "due", form.due(), "yearsAhead", YEARS_AHEAD));
         }
         List<Protocol> suiting = ways(plant);
         if (suiting.isEmpty()) {
-            throw new InvalidField("way", "The guide has no way for this plant's group yet.");
+            throw new InvalidField("way", Messages.text("BuildUps.guide.has.no.way"));
         }
         PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
         Protocol way = suiting.stream()
@@ -120,14 +122,17 @@ class BuildUps {
         Outlook outlook = ways.outlook(way, plant);
         int due = (int) ChronoUnit.DAYS.between(day, form.due());
         BuildUp.Inputs known = new BuildUp.Inputs(
-                form.plants() == null ? mothers(plant) : form.plants(),
-                form.flush() == null ? flush(plant) : form.flush(),
-                rhythm.restDays(),
-                form.grow() == null ? grow(plant) : form.grow(),
-                outlook.callusDays() + outlook.settleDays(),
-                new SharedDoubt(outlook.inSeason().strike(), outlook.inSeason().ready()),
-                outlook.stages(),
-                outlook.output().mean(),
+                new BuildUp.Inputs.Stock(
+                        form.plants() == null ? mothers(plant) : form.plants(),
+                        form.flush() == null ? flush(plant) : form.flush(),
+                        rhythm.restDays(),
+                        form.grow() == null ? grow(plant) : form.grow()),
+                new BuildUp.Inputs.ByWay(
+                        new SharedDoubt(
+                                outlook.inSeason().strike(), outlook.inSeason().ready()),
+                        outlook.stages(),
+                        outlook.callusDays() + outlook.settleDays(),
+                        outlook.output().mean()),
                 form.wanted(),
                 due + BEYOND,
                 due);

@@ -2,6 +2,7 @@ package garden.vivarium.app.calendar;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
@@ -47,10 +48,11 @@ class Feeds {
     @Transactional
     String make(String name) {
         if (name == null || name.isBlank() || name.length() > 80) {
-            throw new InvalidField("name", "Say for which calendar, in 1 to 80 characters.");
+            throw new InvalidField("name", Messages.text("Feeds.say.which.calendar.characters"));
         }
         if (list().stream().filter(f -> !f.withdrawn()).count() >= MOST_FEEDS) {
-            throw new InvalidField("name", "There are %d addresses already; withdraw one first.".formatted(MOST_FEEDS));
+            throw new InvalidField(
+                    "name", Messages.text("Feeds.addresses.already.withdraw.one", "mostFeeds", MOST_FEEDS));
         }
         byte[] bytes = new byte[TOKEN_BYTES];
         random.nextBytes(bytes);

@@ -6,6 +6,7 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.app.stock.Stock;
@@ -110,8 +111,8 @@ class NurseryCalendar {
                 .forEach(p -> entries.add(new Entry(
                         p.id() + "-owed",
                         p.due(),
-                        "Owed: %d of %s".formatted(p.owed(), p.plant()),
-                        "To %s.".formatted(p.who()),
+                        Messages.text("NurseryCalendar.owed", "owed", p.owed(), "plant", p.plant()),
+                        Messages.text("NurseryCalendar.to", "who", p.who()),
                         "")));
         care.due(until).forEach(c -> entries.add(entry(c)));
         return entries;
@@ -132,25 +133,42 @@ class NurseryCalendar {
         return List.of(
                 new Entry(
                         p.id() + "-start",
-                        p.startOn(),
-                        "Take %d from %s".formatted(p.take(), parent.code()),
-                        "%s, for %d young plants by %s.".formatted(from, p.youngPlants(), p.due()),
+                        p.start().on(),
+                        Messages.text(
+                                "NurseryCalendar.take.from", "take", p.start().take(), "code", parent.code()),
+                        Messages.text(
+                                "NurseryCalendar.young.plants",
+                                "from",
+                                from,
+                                "youngPlants",
+                                p.aim().youngPlants(),
+                                "due",
+                                p.aim().due()),
                         parent.place().name()),
                 new Entry(
                         p.id() + "-due",
-                        p.due(),
-                        "Due: %d of %s"
-                                .formatted(p.youngPlants(), parent.plant().name()),
-                        "Planned from %s, start %s.".formatted(parent.code(), p.startOn()),
+                        p.aim().due(),
+                        Messages.text(
+                                "NurseryCalendar.due",
+                                "youngPlants",
+                                p.aim().youngPlants(),
+                                "name",
+                                parent.plant().name()),
+                        Messages.text(
+                                "NurseryCalendar.planned.from.start",
+                                "code",
+                                parent.code(),
+                                "on",
+                                p.start().on()),
                         parent.place().name()));
     }
 
     private static Entry entry(CareView c) {
         return new Entry(
                 c.id() + "-care",
-                c.dueOn(),
+                c.days().due(),
                 "%s: %s".formatted(c.subject().code(), c.what()),
-                c.cause() == null ? "" : "Against " + c.cause() + ".",
+                c.trouble().cause() == null ? "" : "Against " + c.trouble().cause() + ".",
                 c.subject().code());
     }
 }

@@ -2,6 +2,7 @@ package garden.vivarium.app.care;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
@@ -43,7 +44,7 @@ public class CareBook {
     @Transactional
     public CareView did(Subject subject, String what, String symptom, String cause, LocalDate day, int askAfter) {
         if (what == null || what.isBlank() || what.length() > LONGEST) {
-            throw new InvalidField("what", "Say what was done, in 1 to %d characters.".formatted(LONGEST));
+            throw new InvalidField("what", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
         }
         today.refuseFuture("doneOn", day);
         Care care = new Care(subject, what.strip(), symptom, cause, null, today.now());
@@ -61,7 +62,12 @@ public class CareBook {
         List<Care> all = new ArrayList<>();
         for (int i = 0; i < days.size(); i++) {
             Care care = new Care(
-                    subject, "%s, %d of %d".formatted(what, i + 1, days.size()), null, cause, course, today.now());
+                    subject,
+                    Messages.text("CareBook.of", "what", what, "i", i + 1, "days", days.size()),
+                    null,
+                    cause,
+                    course,
+                    today.now());
             care.due(days.get(i));
             if (i == days.size() - 1) {
                 care.ask(askOn);
@@ -122,14 +128,25 @@ public class CareBook {
         Care care = cares.findById(id).orElseThrow(() -> new NotFound("no such care"));
         seen.check(care.mark(), care.version(), () -> {
             CareView now = care.view();
-            return now.outcome() != null
-                    ? "%s: %s; somebody said: %s."
-                            .formatted(
-                                    now.subject().code(),
-                                    now.what(),
-                                    now.outcome().words())
-                    : "%s: %s, done on %s by %s."
-                            .formatted(now.subject().code(), now.what(), now.doneOn(), now.person());
+            return now.result().outcome() != null
+                    ? Messages.text(
+                            "CareBook.somebody.said",
+                            "code",
+                            now.subject().code(),
+                            "what",
+                            now.what(),
+                            "outcome",
+                            now.result().outcome().words())
+                    : Messages.text(
+                            "CareBook.done",
+                            "code",
+                            now.subject().code(),
+                            "what",
+                            now.what(),
+                            "done",
+                            now.days().done(),
+                            "person",
+                            now.person());
         });
         return care;
     }

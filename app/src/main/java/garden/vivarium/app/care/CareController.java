@@ -1,5 +1,6 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.app.platform.Messages;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,7 +23,9 @@ class CareController {
     @PostMapping("/{id}/done")
     String done(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean stay, RedirectAttributes next) {
         CareView done = care.done(id);
-        next.addFlashAttribute("said", "%s: %s. Done.".formatted(done.subject().code(), done.what()));
+        next.addFlashAttribute(
+                "said",
+                Messages.text("CareController.done", "code", done.subject().code(), "what", done.what()));
         return "redirect:" + (stay ? done.subject().sheet() : "/round");
     }
 
@@ -30,7 +33,15 @@ class CareController {
     String outcome(@PathVariable UUID id, @RequestParam Outcome outcome, RedirectAttributes next) {
         CareView told = care.turnedOut(id, outcome);
         next.addFlashAttribute(
-                "said", "%s: %s; %s. Kept.".formatted(told.subject().code(), told.what(), outcome.words()));
+                "said",
+                Messages.text(
+                        "CareController.kept",
+                        "code",
+                        told.subject().code(),
+                        "what",
+                        told.what(),
+                        "outcome",
+                        outcome.words()));
         return "redirect:/round";
     }
 }

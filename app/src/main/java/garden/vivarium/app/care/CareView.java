@@ -3,19 +3,35 @@ package garden.vivarium.app.care;
 import java.time.LocalDate;
 import java.util.UUID;
 
-/** Care as pages see it; {@code doneOn} is null while it is due, {@code outcome} until somebody says how it
- * turned out, {@code seen} is the mark of its forms. */
+/**
+ * Care as pages see it.
+ *
+ * @param subject what it is done to
+ * @param what what is done
+ * @param trouble against what
+ * @param days when
+ * @param result how it turned out
+ * @param course common to the treatments of one course, else null
+ * @param person who wrote it down
+ * @param seen the mark of its forms
+ */
 public record CareView(
         UUID id,
         Subject subject,
         String what,
-        String symptom,
-        String cause,
-        LocalDate dueOn,
-        LocalDate doneOn,
-        LocalDate askOn,
-        Outcome outcome,
-        LocalDate outcomeOn,
+        Trouble trouble,
+        Days days,
+        Result result,
         UUID course,
         String person,
-        String seen) {}
+        String seen) {
+
+    /** What was seen, and what is thought to cause it; null where nothing was said. */
+    public record Trouble(String symptom, String cause) {}
+
+    /** Due, done (null while it is due), and when to ask how it turned out (or null). */
+    public record Days(LocalDate due, LocalDate done, LocalDate ask) {}
+
+    /** How it turned out and when that was said; both null until somebody says so. */
+    public record Result(Outcome outcome, LocalDate on) {}
+}

@@ -123,23 +123,16 @@ public class DemoNursery {
 
         private StockPlantForm form(DemoBook.Mother m) {
             return new StockPlantForm(
-                    m.plant(),
-                    m.group(),
-                    m.protection(),
-                    null,
-                    m.nameUnsure(),
-                    m.confirmWhen(),
-                    false,
+                    new StockPlantForm.Name(m.plant(), m.group(), m.nameUnsure(), m.confirmWhen(), false),
+                    new StockPlantForm.Rights(m.protection(), null),
                     m.kind(),
-                    m.origin(),
-                    m.supplier(),
-                    m.arrived() == null ? null : today.date().minusDays(m.arrived()),
-                    m.inspection(),
-                    places.get(m.place()).name(),
-                    null,
-                    m.pieces(),
-                    m.state(),
-                    null,
+                    new StockPlantForm.Came(
+                            m.origin(),
+                            m.supplier(),
+                            m.arrived() == null ? null : today.date().minusDays(m.arrived()),
+                            m.inspection()),
+                    new StockPlantForm.Stands(places.get(m.place()).name(), null),
+                    new StockPlantForm.Condition(m.pieces(), m.state(), null),
                     null);
         }
 

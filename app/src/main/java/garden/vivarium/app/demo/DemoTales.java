@@ -105,11 +105,8 @@ class DemoTales {
                         group,
                         Protection.FREE,
                         "young plant of " + batch.code(),
-                        place.name(),
-                        null,
-                        kept.pieces(),
-                        StockState.GROWING,
-                        null,
+                        new StockPlantForm.Stands(place.name(), null),
+                        new StockPlantForm.Condition(kept.pieces(), StockState.GROWING, null),
                         null),
                 batch.id(),
                 Math.min(batch.stuck(), 3 + 7 * number));

@@ -3,6 +3,7 @@ package garden.vivarium.app.diagnosis;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
@@ -81,8 +82,8 @@ class DiagnosisController {
         Symptom.Cause chosen = symptom.causes().get(cause);
         return FormActions.run(next, patient.subject().sheet(), () -> {
             care.did(patient.subject(), chosen.care(), seen, chosen.cause(), today.date(), chosen.askAfter());
-            return "Logged: %s. In %d days the round asks whether it worked."
-                    .formatted(chosen.care(), chosen.askAfter());
+            return Messages.text(
+                    "DiagnosisController.logged.days.round.asks", "care", chosen.care(), "askAfter", chosen.askAfter());
         });
     }
 }

@@ -4,11 +4,11 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.BatchSheet;
 import garden.vivarium.app.bench.Sheets;
 import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Circumstance;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -59,9 +59,12 @@ class Patients {
                         plant.place().id()),
                 plant.plant().name(),
                 EnumSet.of(Circumstance.STOCK),
-                List.of("A stock plant, %s; %s."
-                        .formatted(
-                                plant.state().words(), plant.place().climate().words())));
+                List.of(Messages.text(
+                        "Patients.stock.plant",
+                        "state",
+                        plant.state().words(),
+                        "climate",
+                        plant.place().climate().words())));
     }
 
     private Patient ofBatch(BatchSheet sheet) {
@@ -71,12 +74,13 @@ class Patients {
         if (b.medium().contains("water") || b.medium().contains("reserve")) {
             so.add(Circumstance.WATER);
         }
-        String cover = sheet.protocol().map(p -> p.keeping().air().cover()).orElse("");
+        String cover =
+                sheet.way().protocol().map(p -> p.keeping().air().cover()).orElse("");
         boolean open = cover.startsWith("none")
                 || cover.isEmpty()
                 || b.way().treatment().contains("open");
         so.add(open || DRY_MEDIA.contains(b.medium()) ? Circumstance.DRY : Circumstance.CLOSED);
-        facts.add("In %s; cover: %s.".formatted(b.medium(), cover.isEmpty() ? "not said" : cover));
+        facts.add(Messages.text("Patients.cover", "medium", b.medium(), "then", cover.isEmpty() ? "not said" : cover));
         if (b.way().treatment().contains("callus")) {
             so.add(Circumstance.FLESHY);
             facts.add("Its wounds were dried first.");
@@ -89,10 +93,13 @@ class Patients {
             int day = b.age(today.date());
             double there = sheet.outlook().in(b.season()).ready().by(day);
             so.add(there < MOST_OF_THEM ? Circumstance.EARLY : Circumstance.LATE);
-            facts.add(Text.of(
-                    "Day %d: of those that will be ready, %.0f%% usually are by now.%s",
+            facts.add(Messages.text(
+                    "Patients.day.those.will.ready",
+                    "day",
                     day,
+                    "there",
                     100 * there,
+                    "everReady",
                     sheet.toCome()
                             .map(c -> " By how this batch has gone, %d in a hundred of those still waiting will be."
                                     .formatted(c.everReady()))

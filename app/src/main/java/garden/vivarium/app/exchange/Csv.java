@@ -1,5 +1,6 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.UnknownWord;
 import java.io.IOException;
 import java.io.StringReader;
@@ -19,7 +20,6 @@ import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.springframework.util.StringUtils;
 
 /** A CSV file with a header, its lines, and what is wrong with them. */
 final class Csv {
@@ -105,7 +105,7 @@ final class Csv {
                 fault(
                         number,
                         "—",
-                        "The line has %d values, the header %d columns.".formatted(record.size(), header.size()),
+                        Messages.text("Csv.line.has.values.header", "record", record.size(), "header", header.size()),
                         "Put values with commas in quotation marks, and leave empty what is not known.");
                 continue;
             }
@@ -140,7 +140,10 @@ final class Csv {
         Optional<String> text(String column, int longest) {
             String value = values.getOrDefault(column, "");
             if (value.length() > longest) {
-                bad(column, "It has %d characters.".formatted(value.length()), "Shorten it to %d.".formatted(longest));
+                bad(
+                        column,
+                        Messages.text("Csv.has.characters", "length", value.length()),
+                        Messages.text("Csv.shorten", "longest", longest));
                 return Optional.empty();
             }
             return value.isEmpty() ? Optional.empty() : Optional.of(value);
@@ -160,7 +163,7 @@ final class Csv {
                 try {
                     return Optional.of(LocalDate.parse(v));
                 } catch (DateTimeParseException e) {
-                    bad(column, "“%s” is no day.".formatted(v), "Write days as 2026-11-24.");
+                    bad(column, Messages.text("Csv.no.day", "v", v), "Write days as 2026-11-24.");
                     return Optional.empty();
                 }
             });
@@ -173,9 +176,12 @@ final class Csv {
                     if (n >= least && n <= most) {
                         return Optional.of(n);
                     }
-                    bad(column, "%d is out of bounds.".formatted(n), "Give %d to %d.".formatted(least, most));
+                    bad(
+                            column,
+                            Messages.text("Csv.out.bounds", "n", n),
+                            Messages.text("Csv.give", "least", least, "most", most));
                 } catch (NumberFormatException e) {
-                    bad(column, "“%s” is no whole number.".formatted(v), "Write digits only, as 24.");
+                    bad(column, Messages.text("Csv.no.whole.number", "v", v), "Write digits only, as 24.");
                 }
                 return Optional.empty();
             });
@@ -187,7 +193,9 @@ final class Csv {
                 try {
                     return Optional.of(reading.apply(v));
                 } catch (UnknownWord e) {
-                    bad(column, StringUtils.capitalize(e.fault()) + ".", StringUtils.capitalize(e.remedy()) + ".");
+                    String key = e.fault().rule().key();
+                    Map<String, Object> figures = e.fault().figures();
+                    bad(column, Messages.text(key, figures), Messages.text(key + ".remedy", figures));
                     return Optional.empty();
                 }
             });

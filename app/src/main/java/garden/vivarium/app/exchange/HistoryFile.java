@@ -1,7 +1,10 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.batch.Taking;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.Rule;
 import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
@@ -26,7 +29,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * {@code history.csv}: batches by count, one line a batch and look. Everything that can be said of the file alone is checked
@@ -50,20 +52,13 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
     }
 
     /** A batch of the file. What the file does not say is null. */
-    record OldBatch(
-            String name,
-            long line,
-            String plant,
-            String group,
-            String stock,
-            String method,
-            String medium,
-            String treatment,
-            LocalDate takenOn,
-            int taken,
-            LocalDate stuckOn,
-            int stuck,
-            List<OldLook> looks) {
+    record OldBatch(String name, long line, Named of, Done done, Taking taking, List<OldLook> looks) {
+
+        /** Of which plant, in which group, cut from which stock plant. */
+        record Named(String plant, String group, String stock) {}
+
+        /** How it was done. */
+        record Done(String method, String medium, String treatment) {}
 
         OldLook last() {
             return looks.get(looks.size() - 1);
@@ -104,26 +99,28 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
         return new HistoryFile(new ArrayList<>(batches.values()), csv.faults());
     }
 
+    /** What a file may name that the guide does not have. */
+    enum NotInGuide implements Rule {
+        PLANT_GROUP,
+        METHOD,
+        MEDIUM
+    }
+
     private static String groupOf(String word, Guide guide) {
         return guide.group(word)
                 .map(PlantGroup::key)
                 .orElseThrow(() -> new UnknownWord(
-                        "“%s” is no plant group".formatted(word),
-                        "use one of: "
-                                + guide.groups().stream().map(PlantGroup::key).collect(Collectors.joining(", "))));
+                        NotInGuide.PLANT_GROUP,
+                        word,
+                        guide.groups().stream().map(PlantGroup::key).toList()));
     }
 
     private static String methodOf(String word, Guide guide) {
-        return guide.method(word)
-                .map(Method::name)
-                .orElseThrow(() -> new UnknownWord(
-                        "“%s” is no method of the guide".formatted(word), "the Shed lists them, such as tip cutting"));
+        return guide.method(word).map(Method::name).orElseThrow(() -> new UnknownWord(NotInGuide.METHOD, word));
     }
 
     private static String mediumOf(String word, Guide guide) {
-        return guide.medium(word)
-                .orElseThrow(() -> new UnknownWord(
-                        "“%s” is no medium of the guide".formatted(word), "the Shed lists them, such as perlite"));
+        return guide.medium(word).orElseThrow(() -> new UnknownWord(NotInGuide.MEDIUM, word));
     }
 
     private static void readLine(
@@ -161,27 +158,30 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
         OldBatch read = new OldBatch(
                 name.orElseThrow(),
                 line.number(),
-                plant.orElseThrow(),
-                group.orElse(null),
-                stock.orElse(null),
-                method.orElseThrow(),
-                medium.orElseThrow(),
-                Way.treatment(treatment.orElse("")),
-                takenOn.orElse(stuckOn.orElseThrow()),
-                taken.orElse(stuck.orElseThrow()),
-                stuckOn.orElseThrow(),
-                stuck.orElseThrow(),
+                new OldBatch.Named(plant.orElseThrow(), group.orElse(null), stock.orElse(null)),
+                new OldBatch.Done(method.orElseThrow(), medium.orElseThrow(), Way.treatment(treatment.orElse(""))),
+                new Taking(
+                        takenOn.orElse(stuckOn.orElseThrow()),
+                        taken.orElse(stuck.orElseThrow()),
+                        stuckOn.orElseThrow(),
+                        stuck.orElseThrow()),
                 new ArrayList<>());
         OldBatch known = batches.computeIfAbsent(read.name(), n -> read);
         checkSame(line, known, read);
-        if (read.takenOn().isAfter(read.stuckOn())) {
+        if (read.taking().takenOn().isAfter(read.taking().stuckOn())) {
             line.bad("taken_on", "It is after the day stuck.", "Give the day stuck, or an earlier one.");
         }
-        if (read.taken() < read.stuck()) {
+        if (read.taking().taken() < read.taking().stuck()) {
             line.bad(
                     "taken",
-                    "%d taken are fewer than %d stuck.".formatted(read.taken(), read.stuck()),
-                    "Give %d or more.".formatted(read.stuck()));
+                    Messages.text(
+                            "HistoryFile.taken.fewer.than.stuck",
+                            "taken",
+                            read.taking().taken(),
+                            "stuck",
+                            read.taking().stuck()),
+                    Messages.text(
+                            "HistoryFile.give.more", "stuck", read.taking().stuck()));
         }
         known.looks()
                 .add(new OldLook(
@@ -199,26 +199,28 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
     private static Optional<LocalDate> notAhead(Csv.CsvLine line, String column, LocalDate today) {
         Optional<LocalDate> day = line.day(column);
         if (day.filter(d -> d.isAfter(today)).isPresent()) {
-            line.bad(column, "%s is still to come.".formatted(day.get()), "Give today or an earlier day.");
+            line.bad(
+                    column, Messages.text("HistoryFile.still.come", "day", day.get()), "Give today or an earlier day.");
             return Optional.empty();
         }
         return day;
     }
 
     private static void checkSame(Csv.CsvLine line, OldBatch known, OldBatch read) {
-        differs(line, "plant", known.plant(), read.plant(), known);
-        differs(line, "method", known.method(), read.method(), known);
-        differs(line, "medium", known.medium(), read.medium(), known);
-        differs(line, "treatment", known.treatment(), read.treatment(), known);
-        differs(line, "stuck_on", known.stuckOn(), read.stuckOn(), known);
-        differs(line, "stuck", known.stuck(), read.stuck(), known);
+        differs(line, "plant", known.of().plant(), read.of().plant(), known);
+        differs(line, "method", known.done().method(), read.done().method(), known);
+        differs(line, "medium", known.done().medium(), read.done().medium(), known);
+        differs(line, "treatment", known.done().treatment(), read.done().treatment(), known);
+        differs(line, "stuck_on", known.taking().stuckOn(), read.taking().stuckOn(), known);
+        differs(line, "stuck", known.taking().stuck(), read.taking().stuck(), known);
     }
 
     private static void differs(Csv.CsvLine line, String column, Object known, Object read, OldBatch batch) {
         if (!Objects.equals(known, read)) {
             line.bad(
                     column,
-                    "“%s” differs from “%s” on line %d of the same batch.".formatted(read, known, batch.line()),
+                    Messages.text(
+                            "HistoryFile.differs.from.line.same", "read", read, "known", known, "line", batch.line()),
                     "Give one batch one value, or give this line another batch name.");
         }
     }
@@ -226,8 +228,8 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
     /** Replays the batch look by look, so that the first look that cannot be true is named with its line. */
     private static void checkLooks(OldBatch batch, Guide guide, Csv csv, Words words) {
         batch.looks().sort(Comparator.comparing(OldLook::day).thenComparingLong(OldLook::line));
-        var method = guide.method(batch.method()).orElseThrow();
-        MilestoneSigns signs = new MilestoneSigns(method.firstSign(), method.ready());
+        var method = guide.method(batch.done().method()).orElseThrow();
+        MilestoneSigns signs = method.signs();
         List<Look> looks = new ArrayList<>();
         LocalDate before = null;
         for (OldLook look : batch.looks()) {
@@ -235,20 +237,20 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
                 csv.fault(
                         look.line(),
                         "looked_on",
-                        "Batch %s has two lines for %s.".formatted(batch.name(), look.day()),
+                        Messages.text("HistoryFile.batch.has.two.lines", "name", batch.name(), "day", look.day()),
                         "Keep one of them.");
                 continue;
             }
             before = look.day();
             looks.add(new Look.ByCount(
-                    (int) ChronoUnit.DAYS.between(batch.stuckOn(), look.day()),
+                    (int) ChronoUnit.DAYS.between(batch.taking().stuckOn(), look.day()),
                     look.kind(),
                     look.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(look.firstSign()),
                     look.ready(),
                     look.lost(),
                     look.sent()));
             try {
-                BatchHistory.replay(batch.stuck(), signs, looks);
+                BatchHistory.replay(batch.taking().stuck(), signs, looks);
             } catch (ImpossibleLook r) {
                 csv.faults()
                         .add(InvalidLine.of(look.line(), "—", r.field(), words.of(r.fault()), words.remedy(r.fault())));

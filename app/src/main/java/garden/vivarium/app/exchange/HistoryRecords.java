@@ -14,6 +14,7 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.exchange.HistoryFile.OldBatch;
 import garden.vivarium.app.exchange.HistoryFile.OldLook;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
@@ -83,7 +84,8 @@ class HistoryRecords implements RecordKind {
             for (OldBatch b : file.batches()) {
                 BatchView same = known.get(b.name());
                 if (same == null) {
-                    makes.add(line(b, b.looks().size(), plants.add(b.plant().toLowerCase(Locale.ROOT))));
+                    makes.add(
+                            line(b, b.looks().size(), plants.add(b.of().plant().toLowerCase(Locale.ROOT))));
                     continue;
                 }
                 List<OldLook> more = newLooks(b, same, faults);
@@ -115,12 +117,13 @@ class HistoryRecords implements RecordKind {
             boolean over = b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS));
             List<LookCommand> commands = commands(b, looks, same != null);
             if (same == null) {
-                Optional<StockPlantView> from =
-                        b.stock() == null ? Optional.empty() : parents.computeIfAbsent(b.stock(), stock::named);
+                Optional<StockPlantView> from = b.of().stock() == null
+                        ? Optional.empty()
+                        : parents.computeIfAbsent(b.of().stock(), stock::named);
                 if (oldPlace == null) {
                     oldPlace = stock.placeNamed(OLD_PLACE, Climate.OPEN).id();
                 }
-                PlantView plant = plants.computeIfAbsent(b.plant(), name -> stock.plantNamed(name, groupOf(b)));
+                PlantView plant = plants.computeIfAbsent(b.of().plant(), name -> stock.plantNamed(name, groupOf(b)));
                 batches.make(made(b, plant, from, oldPlace), commands, over);
             } else {
                 batches.addLooks(same.code(), commands, over);
@@ -140,17 +143,27 @@ class HistoryRecords implements RecordKind {
 
     /** The looks of a batch that are not held yet; a look that says other than what is held is a fault. */
     private List<OldLook> newLooks(OldBatch b, BatchView held, List<InvalidLine> faults) {
-        if (!held.stuckOn().equals(b.stuckOn())
-                || held.stuck() != b.stuck()
-                || !stock.isSamePlant(held.plant(), b.plant())
-                || !held.method().equals(b.method())
-                || !held.medium().equals(b.medium())
-                || !held.way().treatment().equals(b.treatment())) {
+        if (!held.stuckOn().equals(b.taking().stuckOn())
+                || held.stuck() != b.taking().stuck()
+                || !stock.isSamePlant(held.plant(), b.of().plant())
+                || !held.method().equals(b.done().method())
+                || !held.medium().equals(b.done().medium())
+                || !held.way().treatment().equals(b.done().treatment())) {
             faults.add(new InvalidLine(
                     b.line(),
                     "batch",
-                    "A batch of this name is held as %s, and differs: %s, %s, %d stuck on %s."
-                            .formatted(held.code(), held.plant(), held.way().words(), held.stuck(), held.stuckOn()),
+                    Messages.text(
+                            "HistoryRecords.batch.name.held.as",
+                            "code",
+                            held.code(),
+                            "plant",
+                            held.plant(),
+                            "way",
+                            held.way().words(),
+                            "stuck",
+                            held.stuck(),
+                            "stuckOn",
+                            held.stuckOn()),
                     "Give this batch another name, or make the line agree."));
             return List.of();
         }
@@ -165,12 +178,16 @@ class HistoryRecords implements RecordKind {
                 faults.add(new InvalidLine(
                         look.line(),
                         "looked_on",
-                        "%s holds other counts for %s: %d ready, %d lost."
-                                .formatted(
-                                        held.code(),
-                                        look.day(),
-                                        same.counts().ready(),
-                                        same.counts().lost()),
+                        Messages.text(
+                                "HistoryRecords.holds.other.counts.ready",
+                                "code",
+                                held.code(),
+                                "day",
+                                look.day(),
+                                "ready",
+                                same.counts().ready(),
+                                "lost",
+                                same.counts().lost()),
                         "Make the line agree, or take that check back on the batch sheet first."));
             }
         }
@@ -187,8 +204,8 @@ class HistoryRecords implements RecordKind {
     }
 
     private NewBatch made(OldBatch b, PlantView plant, Optional<StockPlantView> from, UUID oldPlace) {
-        Optional<Protocol> protocol = guide.nearest(b.method(), b.medium(), plant.group())
-                .filter(p -> p.medium().equals(b.medium()))
+        Optional<Protocol> protocol = guide.nearest(b.done().method(), b.done().medium(), plant.group())
+                .filter(p -> p.medium().equals(b.done().medium()))
                 .filter(p -> p.groups().contains(plant.group()));
         return new NewBatch(
                 plant,
@@ -197,22 +214,26 @@ class HistoryRecords implements RecordKind {
                 new HowDone(
                         protocol.map(Protocol::key).orElse(null),
                         protocol.map(Protocol::version).orElse(null),
-                        b.method(),
-                        b.medium(),
-                        b.treatment(),
+                        b.done().method(),
+                        b.done().medium(),
+                        b.done().treatment(),
                         null),
-                new Taking(b.takenOn(), b.taken(), b.stuckOn(), b.stuck()),
+                new Taking(
+                        b.taking().takenOn(),
+                        b.taking().taken(),
+                        b.taking().stuckOn(),
+                        b.taking().stuck()),
                 Vessel.loose(null),
                 Material.UNKNOWN,
                 Guess.NONE);
     }
 
     private String groupOf(OldBatch b) {
-        if (b.group() != null) {
-            return b.group();
+        if (b.of().group() != null) {
+            return b.of().group();
         }
         return guide.protocols().stream()
-                .filter(p -> p.method().equals(b.method()))
+                .filter(p -> p.method().equals(b.done().method()))
                 .map(p -> p.groups().get(0))
                 .findFirst()
                 .orElse(guide.groups().get(0).key());
@@ -236,16 +257,27 @@ class HistoryRecords implements RecordKind {
     }
 
     private static Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
-        Way way = new Way(b.plant(), "", b.method(), b.medium(), b.treatment());
+        Way way = new Way(
+                b.of().plant(),
+                "",
+                b.done().method(),
+                b.done().medium(),
+                b.done().treatment());
         return new Preview.PreviewRow(
                 b.name(),
-                b.plant(),
+                b.of().plant(),
                 way.words(),
-                b.stuckOn().toString(),
-                b.stuck(),
+                b.taking().stuckOn().toString(),
+                b.taking().stuck(),
                 looks,
-                "%d ready, %d lost by %s"
-                        .formatted(b.last().ready(), b.last().lost(), b.last().day()),
+                Messages.text(
+                        "HistoryRecords.ready.lost",
+                        "ready",
+                        b.last().ready(),
+                        "lost",
+                        b.last().lost(),
+                        "day",
+                        b.last().day()),
                 newPlant);
     }
 }

@@ -7,6 +7,7 @@ import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.OldBatches.Fate;
 import garden.vivarium.app.exchange.PiecesFile.PieceLine;
 import garden.vivarium.app.exchange.PiecesFile.PieceLook;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import jakarta.persistence.EntityManager;
@@ -53,7 +54,7 @@ class PieceRecords implements RecordKind {
                     faults.add(new InvalidLine(
                             looks.get(0).line(),
                             "batch",
-                            "No batch “%s” is held.".formatted(name),
+                            Messages.text("PieceRecords.no.batch.held", "name", name),
                             "Read its history.csv first, or use the code on its label."));
                     return;
                 }
@@ -68,8 +69,10 @@ class PieceRecords implements RecordKind {
                                 b.stuckOn().toString(),
                                 b.stuck(),
                                 more.size(),
-                                "%d readings"
-                                        .formatted(looks.stream()
+                                Messages.text(
+                                        "PieceRecords.readings",
+                                        "sum",
+                                        looks.stream()
                                                 .mapToInt(l -> l.pieces().size())
                                                 .sum()),
                                 false));
@@ -93,7 +96,12 @@ class PieceRecords implements RecordKind {
             looks.stream()
                     .flatMap(l -> l.pieces().stream())
                     .filter(PieceLine::hasFacts)
-                    .forEach(p -> batches.describePiece(batch.code(), p.piece(), p.kind(), p.lengthMm(), p.nodes()));
+                    .forEach(p -> batches.describePiece(
+                            batch.code(),
+                            p.piece(),
+                            p.facts().kind(),
+                            p.facts().lengthMm(),
+                            p.facts().nodes()));
             kept += more.stream().mapToInt(c -> c.pieces().size()).sum();
             entities.flush();
             entities.clear();
@@ -159,7 +167,10 @@ class PieceRecords implements RecordKind {
                                 look.kind(),
                                 look.pieces().stream()
                                         .map(p -> Objects.hash(
-                                                p.piece(), p.state().code(), p.rootMm(), p.note()))
+                                                p.piece(),
+                                                p.state().code(),
+                                                p.readings().rootMm(),
+                                                p.note()))
                                         .toList()))
                 .getBytes(StandardCharsets.UTF_8));
         return LookCommand.ofPieces(
@@ -172,10 +183,10 @@ class PieceRecords implements RecordKind {
                                 look.kind(),
                                 p.state(),
                                 p.cause(),
-                                p.rootMm(),
-                                p.sideRoots(),
-                                p.topGrowth(),
-                                p.firmness(),
+                                p.readings().rootMm(),
+                                p.readings().sideRoots(),
+                                p.readings().topGrowth(),
+                                p.readings().firmness(),
                                 p.note()))
                         .toList(),
                 null,

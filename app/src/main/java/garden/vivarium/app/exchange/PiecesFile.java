@@ -1,5 +1,6 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.looks.Firmness;
@@ -37,22 +38,17 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
 
     /** One piece; what the file does not say is null. */
     record PieceLine(
-            long line,
-            int piece,
-            String kind,
-            Integer lengthMm,
-            Integer nodes,
-            PieceState state,
-            LossCause cause,
-            Integer rootMm,
-            Boolean sideRoots,
-            Boolean topGrowth,
-            Firmness firmness,
-            String note) {
+            long line, int piece, Facts facts, PieceState state, LossCause cause, Readings readings, String note) {
+
+        /** What the piece is. */
+        record Facts(String kind, Integer lengthMm, Integer nodes) {}
+
+        /** What was read off it. */
+        record Readings(Integer rootMm, Boolean sideRoots, Boolean topGrowth, Firmness firmness) {}
 
         /** Whether it says what the piece is, beside what was seen of it. */
         boolean hasFacts() {
-            return kind != null || lengthMm != null || nodes != null;
+            return facts.kind() != null || facts.lengthMm() != null || facts.nodes() != null;
         }
     }
 
@@ -79,7 +75,10 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
         line.needed("looked_on", 40);
         Optional<LocalDate> day = line.day("looked_on");
         if (day.filter(d -> d.isAfter(today)).isPresent()) {
-            line.bad("looked_on", "%s is still to come.".formatted(day.get()), "Give today or an earlier day.");
+            line.bad(
+                    "looked_on",
+                    Messages.text("PiecesFile.still.come", "day", day.get()),
+                    "Give today or an earlier day.");
         }
         line.needed("state", 40);
         Optional<PieceState> state = line.word("state", PieceState::of);
@@ -87,15 +86,17 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
         PieceLine read = new PieceLine(
                 line.number(),
                 piece.orElse(1),
-                line.text("kind", 60).orElse(null),
-                line.number("length_mm", 1, Limits.LONGEST_PIECE_MM).orElse(null),
-                line.number("nodes", 0, 100).orElse(null),
+                new PieceLine.Facts(
+                        line.text("kind", 60).orElse(null),
+                        line.number("length_mm", 1, Limits.LONGEST_PIECE_MM).orElse(null),
+                        line.number("nodes", 0, 100).orElse(null)),
                 state.orElse(PieceState.NONE),
                 line.word("cause", LossCause::of).orElse(null),
-                line.number("root_mm", 0, Limits.LONGEST_ROOT_MM).orElse(null),
-                line.word("side_roots", PiecesFile::yesOrNo).orElse(null),
-                line.word("top_growth", PiecesFile::yesOrNo).orElse(null),
-                line.word("firmness", Firmness::of).orElse(null),
+                new PieceLine.Readings(
+                        line.number("root_mm", 0, Limits.LONGEST_ROOT_MM).orElse(null),
+                        line.word("side_roots", PiecesFile::yesOrNo).orElse(null),
+                        line.word("top_growth", PiecesFile::yesOrNo).orElse(null),
+                        line.word("firmness", Firmness::of).orElse(null)),
                 line.text("note", 500).orElse(null));
         if (csv.faults().size() > before) {
             return;
@@ -105,7 +106,7 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
         if (of.pieces().stream().anyMatch(p -> p.piece() == read.piece())) {
             line.bad(
                     "piece",
-                    "Piece %d has two lines for that day and look.".formatted(read.piece()),
+                    Messages.text("PiecesFile.piece.has.two.lines", "piece", read.piece()),
                     "Keep one of them.");
             return;
         }
@@ -116,7 +117,7 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
         return switch (word.toLowerCase(Locale.ROOT)) {
             case "yes" -> true;
             case "no" -> false;
-            default -> throw new UnknownWord("“%s” is neither".formatted(word), "write yes or no");
+            default -> throw new UnknownWord(UnknownWord.Wanted.YES_OR_NO, word);
         };
     }
 }

@@ -1,7 +1,7 @@
 package garden.vivarium.app.exchange;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.core.Text;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -59,7 +59,7 @@ class RecordsController {
     String keep(@RequestParam UUID upload, RedirectAttributes next) {
         try {
             next.addFlashAttribute(
-                    "said", Text.of("Kept: %,d readings are part of your record now.", records.keep(upload)));
+                    "said", Messages.text("RecordsController.kept.readings.part.your", "upload", records.keep(upload)));
             return "redirect:/technique";
         } catch (NotFound m) {
             next.addFlashAttribute(

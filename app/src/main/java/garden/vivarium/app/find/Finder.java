@@ -2,6 +2,7 @@ package garden.vivarium.app.find;
 
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -80,7 +81,7 @@ class Finder {
 
     private static String what(BatchView b) {
         String life = b.closedOn() != null ? "finished" : b.isStuck() ? "running" : "drying";
-        return "batch, %s: %s".formatted(life, b.way().words());
+        return Messages.text("Finder.batch", "life", life, "way", b.way().words());
     }
 
     private static boolean matches(String name, String asked) {

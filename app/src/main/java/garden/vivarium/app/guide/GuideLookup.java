@@ -30,7 +30,10 @@ public class GuideLookup {
                         p.ready().days()))
                 .orElseGet(() -> {
                     Method m = method(way.method());
-                    return new GuideFigures(m.rate(), m.firstSignDays(), m.readyDays());
+                    return new GuideFigures(
+                            m.rate(),
+                            m.firstSign().map(Method.Told::days),
+                            m.ready().days());
                 });
     }
 
@@ -45,7 +48,7 @@ public class GuideLookup {
         return kept(protocol, version)
                 .map(p -> new MilestoneSigns(
                         p.firstSign().map(Protocol.Test::sign), p.ready().sign()))
-                .orElseGet(() -> new MilestoneSigns(m.firstSign(), m.ready()));
+                .orElseGet(() -> m.signs());
     }
 
     /** The protocol that pieces were stuck under, in that version, or, where none was noted, the nearest to their way. */

@@ -2,6 +2,7 @@ package garden.vivarium.app.guide;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
@@ -111,13 +112,11 @@ public class Protocols {
         String plain = name == null ? "" : name.strip().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         plain = plain.replaceAll("^-+|-+$", "");
         if (plain.isEmpty() || plain.length() > LONGEST_NAME) {
-            throw new InvalidField(
-                    "name", "Give your copy a name of 1 to %d letters, as “Kelp plugs”.".formatted(LONGEST_NAME));
+            throw new InvalidField("name", Messages.text("Protocols.give.your.copy.name", "longestName", LONGEST_NAME));
         }
         if (!versions.findByProtocolKeyOrderByVersionDesc(ProtocolKey.own(plain))
                 .isEmpty()) {
-            throw new InvalidField(
-                    "name", "“%s” is taken; give it another name, or change that one.".formatted(name.strip()));
+            throw new InvalidField("name", Messages.text("Protocols.taken.give.another.name", "name", name.strip()));
         }
         Protocol own = source.asOwn(plain, name.strip());
         versions.save(new ProtocolVersion(own, key, "copied from " + source.title(), person(), today.now()));
@@ -133,22 +132,24 @@ public class Protocols {
     public Protocol change(Protocol changed, String reason) {
         List<ProtocolVersion> known = versions.findByProtocolKeyOrderByVersionDesc(changed.key());
         if (!changed.isOwn() || known.isEmpty()) {
-            throw new InvalidField(
-                    "title", "The guide's own protocols are not changed; copy it, then change the copy.");
+            throw new InvalidField("title", Messages.text("Protocols.guide.s.own.protocols"));
         }
         ProtocolVersion newest = known.get(0);
         seen.check(
                 "protocol " + changed.key(),
                 newest.version(),
-                () -> "Version %d was written by %s: %s."
-                        .formatted(
-                                newest.version(),
-                                newest.view().person(),
-                                newest.view().reason()));
+                () -> Messages.text(
+                        "Protocols.version.was.written",
+                        "version",
+                        newest.version(),
+                        "person",
+                        newest.view().person(),
+                        "reason",
+                        newest.view().reason()));
         Protocol before = protocol(newest);
         if (before.equals(changed.asVersion(before.version()))) {
             throw new InvalidField(
-                    "title", "Nothing differs from version %d; change something first.".formatted(before.version()));
+                    "title", Messages.text("Protocols.nothing.differs.from.version", "version", before.version()));
         }
         Protocol next = changed.asVersion(before.version() + 1);
         versions.save(new ProtocolVersion(next, newest.basedOn(), reason, person(), today.now()));

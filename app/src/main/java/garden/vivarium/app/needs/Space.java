@@ -7,12 +7,12 @@ import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.Room;
 import garden.vivarium.app.plan.WayRow;
 import garden.vivarium.app.plan.Ways;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.TraySpace;
 import java.time.LocalDate;
@@ -104,12 +104,17 @@ class Space implements Room {
         TraySpace space = new TraySpace(place.trays(), stays(replaced).getOrDefault(place.id(), List.of()));
         return space.and(own)
                 .firstOverfull(row.plan().start(), until)
-                .map(o -> Text.of(
-                        "%s holds %s trays: from %s to %s there would be up to %s too many. Another place, another day or fewer would do.",
+                .map(o -> Messages.text(
+                        "Space.holds.trays.from.would",
+                        "name",
                         place.name(),
+                        "trays",
                         says.amount(place.trays()),
+                        "from",
                         says.day(o.from()),
+                        "until",
                         says.day(o.until()),
+                        "most",
                         says.amount(o.most())));
     }
 
@@ -160,8 +165,8 @@ class Space implements Room {
 
     private void planned(PlanView p, StockPlantView from, Map<UUID, List<TraySpace.Stay>> stays) {
         Expected expected = ways.outlook(plans.protocol(p), from).expected(ways.setting(from), plans.startNow(p));
-        int pots = (int) Math.round(plans.toCome(p, from, p.due()).alone().mean());
-        stays("plan of " + says.day(p.startOn()), expected, p.take(), pots)
+        int pots = (int) Math.round(plans.toCome(p, from, p.aim().due()).alone().mean());
+        stays("plan of " + says.day(p.start().on()), expected, p.start().take(), pots)
                 .forEach(s -> add(stays, from.place().id(), s));
     }
 

@@ -5,6 +5,7 @@ import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.WayRow;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
@@ -82,10 +83,11 @@ public class Stores implements Costs {
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         for (PlanView plan : plans.waiting()) {
-            int pots = plans.toCome(plan, parents.get(plan.stockPlantId()), plan.due())
+            int pots = plans.toCome(
+                            plan, parents.get(plan.stockPlantId()), plan.aim().due())
                     .alone()
                     .surely(MANY_POTS);
-            needs.addAll(needs(plans.protocol(plan), plan.take(), pots));
+            needs.addAll(needs(plans.protocol(plan), plan.start().take(), pots));
         }
         List<Row> rows = new ArrayList<>();
         List<Materials.Need> all = Materials.together(byRecipe(needs, kept));
@@ -168,26 +170,26 @@ public class Stores implements Costs {
     @Transactional
     public String keep(String name, Double there, Double pack, Double price, String recipe) {
         if (name == null || name.isBlank() || name.strip().length() > 120) {
-            throw new InvalidField("name", "Say what it is, in at most 120 characters.");
+            throw new InvalidField("name", Messages.text("Stores.say.what.at.most"));
         }
         double amount = there == null ? 0 : there;
         if (!(amount >= 0) || amount > LARGEST_AMOUNT) {
-            throw new InvalidField("there", "Give how much there is, 0 or more.");
+            throw new InvalidField("there", Messages.text("Stores.give.how.much.more"));
         }
         if (pack != null && (!(pack > 0) || pack > LARGEST_AMOUNT)) {
-            throw new InvalidField("pack", "A pack holds more than nothing; leave it empty if not known.");
+            throw new InvalidField("pack", Messages.text("Stores.pack.holds.more.than"));
         }
         if (price != null && (!(price >= 0) || price > LARGEST_AMOUNT)) {
-            throw new InvalidField("price", "A pack costs 0 or more; leave it empty if not known.");
+            throw new InvalidField("price", Messages.text("Stores.pack.costs.more.leave"));
         }
         String made = recipe == null || recipe.isBlank() ? null : recipe.strip();
         if (made != null) {
             if (made.length() > 300) {
-                throw new InvalidField("recipe", "Shorten the recipe to 300 characters.");
+                throw new InvalidField("recipe", Messages.text("Stores.shorten.recipe.characters"));
             }
             try {
                 if (Mix.read(made).parts().containsKey(name.strip().toLowerCase(Locale.ROOT))) {
-                    throw new InvalidField("recipe", "A mix cannot be made of itself; name its ingredients.");
+                    throw new InvalidField("recipe", Messages.text("Stores.mix.cannot.made.itself"));
                 }
             } catch (IllegalArgumentException e) {
                 throw new InvalidField("recipe", e.getMessage());
@@ -195,7 +197,7 @@ public class Stores implements Costs {
         }
         ShedItem item = shed.findByName(name.strip()).orElseGet(() -> shed.save(new ShedItem(name.strip())));
         item.keep(amount, pack, price, made);
-        return "%s is written down.".formatted(name.strip());
+        return Messages.text("Stores.written.down", "name", name.strip());
     }
 
     private Map<String, ShedItem> kept() {

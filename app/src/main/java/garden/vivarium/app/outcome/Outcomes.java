@@ -123,12 +123,13 @@ class Outcomes {
                         ? Optional.empty()
                         : Optional.of(Calibration.of(
                                 told.stream()
-                                        .mapToDouble(o -> o.plan().confidence())
+                                        .mapToDouble(o -> o.plan().aim().confidence())
                                         .average()
                                         .orElseThrow(),
                                 told.stream()
                                         .map(o -> new Calibration.Forecast(
-                                                o.plan().chance(), o.met().getAsDouble()))
+                                                o.plan().start().chance(),
+                                                o.met().getAsDouble()))
                                         .toList())),
                 judged,
                 guessed.isEmpty()
@@ -165,36 +166,40 @@ class Outcomes {
     private List<Outcome> outcomes() {
         Map<UUID, List<PlanView>> aims = new LinkedHashMap<>();
         plans.stuck()
-                .forEach(p -> aims.computeIfAbsent(p.splitId() == null ? p.id() : p.splitId(), k -> new ArrayList<>())
+                .forEach(p -> aims.computeIfAbsent(
+                                p.standing().splitId() == null
+                                        ? p.id()
+                                        : p.standing().splitId(),
+                                k -> new ArrayList<>())
                         .add(p));
         Map<String, FinishedBatches.Grown> batches = finished.grown(aims.values().stream()
                 .flatMap(List::stream)
-                .map(PlanView::batchCode)
+                .map(p -> p.standing().batchCode())
                 .toList());
         List<Outcome> outcomes = new ArrayList<>();
         for (List<PlanView> aim : aims.values()) {
             List<FinishedBatches.Grown> grown = aim.stream()
-                    .map(p -> batches.get(p.batchCode()))
+                    .map(p -> batches.get(p.standing().batchCode()))
                     .filter(Objects::nonNull)
                     .toList();
-            LocalDate due = aim.get(0).due();
+            LocalDate due = aim.get(0).aim().due();
             boolean over = grown.size() == aim.size()
                     && grown.stream().allMatch(b -> b.batch().closedOn() != null);
             if (over || due.isBefore(today.date())) {
                 outcomes.add(outcome(aim, grown, due));
             }
         }
-        outcomes.sort(Comparator.comparing((Outcome o) -> o.plan().due()).reversed());
+        outcomes.sort(Comparator.comparing((Outcome o) -> o.plan().aim().due()).reversed());
         return outcomes;
     }
 
     private static Outcome outcome(List<PlanView> aim, List<FinishedBatches.Grown> grown, LocalDate due) {
         ReadyByDay there =
                 grown.stream().map(b -> b.youngPlantsBy(due)).reduce(new ReadyByDay(Supply.none(), 0), ReadyByDay::and);
-        int wanted = aim.get(0).youngPlants();
+        int wanted = aim.get(0).aim().youngPlants();
         return new Outcome(
                 aim.get(0),
-                aim.stream().mapToInt(PlanView::take).sum(),
+                aim.stream().mapToInt(p -> p.start().take()).sum(),
                 there.ready().mean(),
                 there.isKnown(wanted) ? OptionalDouble.of(there.atLeast(wanted)) : OptionalDouble.empty());
     }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import java.time.ZoneId;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -35,11 +36,11 @@ class FirstStart {
     public boolean open(FirstStartForm form, String address) {
         String who = "first:" + address;
         if (attempts.mustWait(who, FREE_TRIES)) {
-            throw new InvalidField("code", "That was wrong too often; wait a quarter of an hour, then try again.");
+            throw new InvalidField("code", Messages.text("FirstStart.was.wrong.too.often"));
         }
         if (!code.is(form.code())) {
             attempts.failed(who);
-            throw new InvalidField("code", "That is not the code; the start command prints it, as K7QF-M2XP.");
+            throw new InvalidField("code", Messages.text("FirstStart.not.code.start.command"));
         }
         // Whoever else presses now waits here until this one is done, and then finds somebody.
         database.sql("select id from first_start for update")

@@ -2,6 +2,7 @@ package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -57,13 +58,17 @@ public class People {
     public UUID open(NewNursery wanted) {
         String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
         if (people.findBySignIn(signIn).isPresent()) {
-            throw new InvalidField("signIn", "“%s” is taken; choose another name to sign in with.".formatted(signIn));
+            throw new InvalidField("signIn", Messages.text("People.taken.choose.another.name", "signIn", signIn));
         }
         if (wanted.password().length() < SHORTEST_PASSWORD) {
             throw new InvalidField(
                     "password",
-                    "The password has %d characters; use %d or more, three or four words will do."
-                            .formatted(wanted.password().length(), SHORTEST_PASSWORD));
+                    Messages.text(
+                            "People.password.has.characters.use",
+                            "length",
+                            wanted.password().length(),
+                            "shortestPassword",
+                            SHORTEST_PASSWORD));
         }
         UUID id = UUID.randomUUID();
         nurseries.saveAndFlush(

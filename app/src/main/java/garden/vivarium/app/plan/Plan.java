@@ -2,6 +2,7 @@ package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.app.platform.Seen;
+import garden.vivarium.core.plan.Aim;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -79,18 +80,9 @@ class Plan extends NurseryRow {
                 stockPlantId,
                 protocol,
                 protocolVersion,
-                youngPlants,
-                piecesPerPot,
-                due,
-                confidence,
-                startOn,
-                take,
-                chance,
-                lastSafeStart,
-                state,
-                reason,
-                batchCode,
-                splitId,
+                new Aim(youngPlants, piecesPerPot, due, confidence),
+                new PlanView.Start(startOn, take, chance, lastSafeStart, reason),
+                new PlanView.Standing(state, batchCode, splitId),
                 Seen.mark(mark(), version));
     }
 

@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.app.stock.Stock;
@@ -65,7 +66,13 @@ class PlanController {
                 PlanView plan = split ? plans.commitSplit(form) : plans.commit(form);
                 if (form.replaces() != null) {
                     next.addFlashAttribute(
-                            "said", "The plan is changed: %d on %s.".formatted(plan.take(), says.day(plan.startOn())));
+                            "said",
+                            Messages.text(
+                                    "PlanController.plan.changed",
+                                    "take",
+                                    plan.start().take(),
+                                    "on",
+                                    says.day(plan.start().on())));
                     return "redirect:/plan#waiting";
                 }
                 if (split) {
@@ -76,8 +83,10 @@ class PlanController {
                 next.addFlashAttribute(
                         "said",
                         (promised
-                                        ? "Plan committed, and promised to %s."
-                                                .formatted(form.forWhom().strip())
+                                        ? Messages.text(
+                                                "PlanController.plan.committed.promised",
+                                                "forWhom",
+                                                form.forWhom().strip())
                                         : "Plan committed.")
                                 + " Stick it when you are at the bench.");
                 return "redirect:/plan/" + plan.id() + "/stick";

@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -126,9 +127,7 @@ class PlanPage {
             split.ifPresent(s -> model.addAttribute("split", s));
             if (split.isEmpty()) {
                 wrong.rejectValue(
-                        "with",
-                        "problem",
-                        "No split of these two would do with what %s bears.".formatted(plant.code()));
+                        "with", "problem", Messages.text("PlanPage.no.split.these.two", "code", plant.code()));
             }
         } catch (InvalidField p) {
             wrong.rejectValue(p.field(), "problem", p.getMessage());
@@ -151,12 +150,16 @@ class PlanPage {
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         return plans.waiting().stream()
-                .map(p -> "%s · %s · %s · %d pieces"
-                        .formatted(
-                                parents.get(p.stockPlantId()).plant().name(),
-                                p.startOn(),
-                                plans.protocol(p).title(),
-                                p.take()))
+                .map(p -> Messages.text(
+                        "PlanPage.pieces",
+                        "name",
+                        parents.get(p.stockPlantId()).plant().name(),
+                        "on",
+                        p.start().on(),
+                        "title",
+                        plans.protocol(p).title(),
+                        "take",
+                        p.start().take()))
                 .collect(Collectors.joining("\n", "", "\n"));
     }
 }

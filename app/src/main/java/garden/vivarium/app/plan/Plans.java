@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
@@ -72,25 +73,20 @@ public class Plans {
     @Transactional
     PlanView commit(PlanForm form) {
         StockPlantView plant = stock.find(form.stock())
-                .orElseThrow(
-                        () -> new InvalidField("stock", "That stock plant is not here; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("stock", Messages.text("Plans.stock.plant.not.here")));
         WayRow row = ways.way(plant, form)
-                .orElseThrow(() -> new InvalidField(
-                        "way", "The guide has no way for this group yet; change the plant's group in Stock."));
+                .orElseThrow(() -> new InvalidField("way", Messages.text("Plans.guide.has.no.way")));
         refuse(plant, row.plan().start(), form.reason());
         int take = form.take() != null
                 ? form.take()
                 : row.plan()
                         .take()
                         .map(t -> t.pieces())
-                        .orElseThrow(() -> new InvalidField(
-                                "take", "No number of pieces would do by then. Give your own number, or a later day."));
+                        .orElseThrow(() -> new InvalidField("take", Messages.text("Plans.no.number.pieces.would")));
         if (take > Limits.MOST_PIECES) {
             throw new InvalidField(
                     "take",
-                    Text.of(
-                            "%,d pieces are more than one batch holds (%,d); ask for fewer plants and make several plans.",
-                            take, Limits.MOST_PIECES));
+                    Messages.text("Plans.pieces.more.than.one", "take", take, "mostPieces", Limits.MOST_PIECES));
         }
         ChosenWay chosen = new ChosenWay(
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
@@ -99,7 +95,7 @@ public class Plans {
         if (form.replaces() != null) {
             replace(form.replaces(), plan);
         }
-        tell(form, Map.of(plan, plan.youngPlants()));
+        tell(form, Map.of(plan, plan.aim().youngPlants()));
         return plan;
     }
 
@@ -118,9 +114,8 @@ public class Plans {
 
     private void replace(UUID old, PlanView now) {
         Plan before = toChange(old);
-        if (before.view().state() != PlanState.PLANNED) {
-            throw new InvalidField(
-                    "way", "The plan to change is no longer waiting; commit a new one from the Plan page.");
+        if (before.view().standing().state() != PlanState.PLANNED) {
+            throw new InvalidField("way", Messages.text("Plans.plan.change.no.longer"));
         }
         before.drop();
         events.publishEvent(new PlanReplaced(old, now));
@@ -194,14 +189,11 @@ public class Plans {
     @Transactional
     PlanView commitSplit(PlanForm form) {
         StockPlantView plant = stock.find(form.stock())
-                .orElseThrow(
-                        () -> new InvalidField("stock", "That stock plant is not here; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("stock", Messages.text("Plans.stock.plant.not.here")));
         refuse(plant, form.start() == null ? today.date() : form.start(), form.reason());
         Split split = ways.split(plant, form)
-                .orElseThrow(() -> new InvalidField(
-                        "with",
-                        "No split would do with what %s bears; choose another way, or ask for fewer."
-                                .formatted(plant.code())));
+                .orElseThrow(
+                        () -> new InvalidField("with", Messages.text("Plans.no.split.would.do", "code", plant.code())));
         UUID id = UUID.randomUUID();
         Hedge hedge = split.hedge();
         int ofFirst = (int) Math.max(0, Math.min(form.wanted(), Math.round(form.wanted() * hedge.enoughOfFirst())));
@@ -244,8 +236,14 @@ public class Plans {
         List<String> words = new ArrayList<>();
         words.add("Plan dropped.");
         stock.find(view.stockPlantId())
-                .ifPresent(s -> words.add("%s keeps its %s."
-                        .formatted(s.code(), view.take() == 1 ? "piece" : Text.of("%,d pieces", view.take()))));
+                .ifPresent(s -> words.add(Messages.text(
+                        "Plans.keeps.its",
+                        "code",
+                        s.code(),
+                        "then",
+                        view.start().take() == 1
+                                ? "piece"
+                                : Text.of("%,d pieces", view.start().take()))));
         events.publishEvent(new PlanDropped(view, words));
         return String.join(" ", words);
     }
@@ -253,8 +251,9 @@ public class Plans {
     /** Young plants that a plan not yet stuck will have given by a day, started on its day or today, from its stock plant. */
     @Transactional(readOnly = true)
     public Prospect toCome(PlanView plan, StockPlantView from, LocalDate day) {
-        return ways.planned(protocol(plan), from, startNow(plan), day, plan.piecesPerPot())
-                .prospect(plan.take());
+        return ways.planned(
+                        protocol(plan), from, startNow(plan), day, plan.aim().piecesPerPot())
+                .prospect(plan.start().take());
     }
 
     /** The protocol of a plan, in the version that it was made by. */
@@ -266,7 +265,9 @@ public class Plans {
 
     /** The day on which a plan can start: its own or, once that has passed, today. */
     public LocalDate startNow(PlanView plan) {
-        return plan.startOn().isBefore(today.date()) ? today.date() : plan.startOn();
+        return plan.start().on().isBefore(today.date())
+                ? today.date()
+                : plan.start().on();
     }
 
     /** Commits so many pieces more by a way, started today, towards a number that is short. */
@@ -286,7 +287,8 @@ public class Plans {
     BatchView stick(UUID id, StickForm form) {
         PlanView plan = find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        return stick(id, form.batch(plan, plant, stock.placeNamed(form.place(), Climate.HEATED), protocol(plan)));
+        return stick(
+                id, form.batch(plan, plant, stock.placeNamed(form.stands().place(), Climate.HEATED), protocol(plan)));
     }
 
     /**
@@ -297,12 +299,14 @@ public class Plans {
     @Transactional
     public BatchView stick(UUID id, NewBatch wanted) {
         Plan plan = toChange(id);
-        if (plan.view().state() != PlanState.PLANNED) {
+        if (plan.view().standing().state() != PlanState.PLANNED) {
             throw new InvalidField(
                     "taken",
-                    "This plan is no longer waiting; its batch is %s."
-                            .formatted(
-                                    Optional.ofNullable(plan.view().batchCode()).orElse("not made")));
+                    Messages.text(
+                            "Plans.plan.no.longer.waiting",
+                            "batchCode",
+                            Optional.ofNullable(plan.view().standing().batchCode())
+                                    .orElse("not made")));
         }
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
@@ -319,9 +323,19 @@ public class Plans {
         Plan plan = plans.findById(id).orElseThrow(() -> new NotFound("no such plan"));
         seen.check(plan.mark(), plan.version(), () -> {
             PlanView now = plan.view();
-            return switch (now.state()) {
-                case PLANNED -> "The plan still waits: %d pieces from %s on.".formatted(now.take(), now.startOn());
-                case STUCK -> "The plan has been stuck as %s.".formatted(now.batchCode());
+            return switch (now.standing().state()) {
+                case PLANNED ->
+                    Messages.text(
+                            "Plans.plan.still.waits.pieces",
+                            "take",
+                            now.start().take(),
+                            "on",
+                            now.start().on());
+                case STUCK ->
+                    Messages.text(
+                            "Plans.plan.has.been.stuck",
+                            "batchCode",
+                            now.standing().batchCode());
                 case DROPPED -> "The plan has been dropped.";
             };
         });

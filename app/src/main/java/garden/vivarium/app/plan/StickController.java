@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.UnreadableForm;
@@ -43,10 +44,10 @@ class StickController {
     @GetMapping("/{id}/stick")
     String stickForm(@PathVariable UUID id, Model model) {
         PlanView plan = plans.find(id);
-        if (plan.state() == PlanState.STUCK) {
-            return "redirect:/batches/" + plan.batchCode();
+        if (plan.standing().state() == PlanState.STUCK) {
+            return "redirect:/batches/" + plan.standing().batchCode();
         }
-        if (plan.state() == PlanState.DROPPED) {
+        if (plan.standing().state() == PlanState.DROPPED) {
             return "redirect:/plan";
         }
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
@@ -64,11 +65,12 @@ class StickController {
         UnreadableForm.refuse(form, wrong);
         PlanView plan = plans.find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        if (!form.later() && form.stuckOn() == null) {
-            wrong.rejectValue("stuckOn", "problem", "Say when they were stuck, or that they dry first.");
+        if (!form.set().later() && form.set().stuckOn() == null) {
+            wrong.rejectValue("set.stuckOn", "problem", "Say when they were stuck, or that they dry first.");
         }
-        if (guide.medium(form.medium() == null ? "" : form.medium()).isEmpty()) {
-            wrong.rejectValue("medium", "problem", "That medium is not in the guide; choose one from the list.");
+        if (guide.medium(form.done().medium() == null ? "" : form.done().medium())
+                .isEmpty()) {
+            wrong.rejectValue("done.medium", "problem", "That medium is not in the guide; choose one from the list.");
         }
         if (!wrong.hasErrors()) {
             try {
@@ -76,7 +78,7 @@ class StickController {
                 next.addFlashAttribute("said", "Write the label now: " + batch.label());
                 return "redirect:/batches/" + batch.code();
             } catch (InvalidField p) {
-                wrong.rejectValue(p.field(), "problem", p.getMessage());
+                FieldPath.reject(wrong, StickForm.class, p);
             }
         }
         return showStick(plan, plant, model);

@@ -7,12 +7,14 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.Origin;
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -23,53 +25,78 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 
-/**
- * A batch as typed at the bench. {@code later} means that wounds dry first and day 0 is still to come; {@code tray} that
- * pieces stand in cells.
- */
+/** A batch as typed at the bench, part by part. */
 record StickForm(
-        @NotNull(message = "Say when they were cut.") LocalDate takenOn,
+        @Valid Cut cut,
+        @Valid Set set,
+        @Valid Stands stands,
+        @Valid Tray tray,
+        @Valid Done done,
+        @Valid Piece piece,
+        @Valid Guessed guessed) {
 
-        @NotNull(message = "Say how many were cut.") @Min(value = 1, message = "Cut 1 piece or more.")
-        Integer taken,
+    /** When how many were cut. */
+    record Cut(
+            @NotNull(message = "Say when they were cut.") LocalDate takenOn,
 
-        boolean later,
-        LocalDate stuckOn,
-        Integer stuck,
-        boolean tray,
+            @NotNull(message = "Say how many were cut.") @Min(value = 1, message = "Cut 1 piece or more.")
+            Integer taken) {}
 
-        @Min(value = 1, message = "A tray has 1 row or more.") @Max(value = 60, message = "A tray has at most 60 rows.")
-        Integer rows,
+    /** When how many were stuck; {@code later} means that wounds dry first and day 0 is still to come. */
+    record Set(boolean later, LocalDate stuckOn, Integer stuck) {}
 
-        @Min(value = 1, message = "A tray has 1 column or more.")
-        @Max(value = 60, message = "A tray has at most 60 columns.")
-        Integer columns,
+    /** Where it stands. */
+    record Stands(
+            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            String place) {}
 
-        @Size(max = 80, message = "Shorten the vessel to 80 characters.")
-        String vessel,
+    /** What it stands in; {@code cells} that pieces stand in cells of a tray. */
+    record Tray(
+            boolean cells,
 
-        @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
-        String place,
+            @Min(value = 1, message = "A tray has 1 row or more.")
+            @Max(value = 60, message = "A tray has at most 60 rows.")
+            Integer rows,
 
-        @NotBlank(message = "Say what they root in.") String medium,
-        List<String> treatment,
-        StockState stockState,
+            @Min(value = 1, message = "A tray has 1 column or more.")
+            @Max(value = 60, message = "A tray has at most 60 columns.")
+            Integer columns,
 
-        @Size(max = 60, message = "Shorten the kind of piece to 60 characters.")
-        String pieceKind,
+            @Size(max = 80, message = "Shorten the vessel to 80 characters.")
+            String vessel) {}
 
-        @Min(value = 1, message = "Length is in mm, 1 or more.")
-        @Max(value = Limits.LONGEST_PIECE_MM, message = "Length is in mm, at most 5,000.")
-        Integer lengthMm,
+    /** How it was done. */
+    record Done(
+            @NotBlank(message = "Say what they root in.") String medium, List<String> treatment) {
 
-        @Min(value = 0, message = "Nodes: 0 or more.") @Max(value = 100, message = "Nodes: at most 100.")
-        Integer nodes,
+        Done {
+            treatment = treatment == null ? List.of() : List.copyOf(treatment);
+        }
+    }
 
-        boolean rootedOnDay0,
-        @Min(value = 0, message = "A hunch is 0 or more.") Integer hunch,
+    /** What the pieces were like. */
+    record Piece(
+            StockState stockState,
 
-        @Min(value = 0, message = "Minutes: 0 or more.") @Max(value = 6000, message = "Minutes: at most 6,000.")
-        Integer minutes) {
+            @Size(max = 60, message = "Shorten the kind of piece to 60 characters.")
+            String pieceKind,
+
+            @Min(value = 1, message = "Length is in mm, 1 or more.")
+            @Max(value = Limits.LONGEST_PIECE_MM, message = "Length is in mm, at most 5,000.")
+            Integer lengthMm,
+
+            @Min(value = 0, message = "Nodes: 0 or more.") @Max(value = 100, message = "Nodes: at most 100.")
+            Integer nodes,
+
+            boolean rootedOnDay0) {}
+
+    /** What is thought of it, and how long it took. */
+    record Guessed(
+            @Min(value = 0, message = "A hunch is 0 or more.")
+            Integer hunch,
+
+            @Min(value = 0, message = "Minutes: 0 or more.") @Max(value = 6000, message = "Minutes: at most 6,000.")
+            Integer minutes) {}
 
     /** What a grower may do beside or instead of the protocol, in one touch each. */
     static final List<String> TREATMENTS = List.of(
@@ -91,32 +118,35 @@ record StickForm(
             "reused medium");
 
     StickForm {
-        treatment = treatment == null ? List.of() : List.copyOf(treatment);
+        cut = cut == null ? new Cut(null, null) : cut;
+        set = set == null ? new Set(false, null, null) : set;
+        stands = stands == null ? new Stands(null) : stands;
+        tray = tray == null ? new Tray(false, null, null, null) : tray;
+        done = done == null ? new Done(null, null) : done;
+        piece = piece == null ? new Piece(null, null, null, null, false) : piece;
+        guessed = guessed == null ? new Guessed(null, null) : guessed;
     }
 
     static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, LocalDate today) {
-        boolean later = protocol.wound().callus().isPresent();
-        int[] tray = trayFor(plan.take());
+        int[] tray = trayFor(plan.start().take());
+        String vessel = protocol.placing().vessel().words();
+        var piece = protocol.material().piece();
         return new StickForm(
-                today,
-                plan.take(),
-                later,
-                today,
-                plan.take(),
-                protocol.placing().vessel().words().contains("plug tray"),
-                tray[0],
-                tray[1],
-                protocol.placing().vessel().words(),
-                stock.place().name(),
-                protocol.medium(),
-                protocol.technique().treatment(),
-                stock.state(),
-                protocol.material().piece().kind(),
-                protocol.material().piece().lengthMm().orElse(null),
-                protocol.material().piece().nodes().orElse(null),
-                protocol.firstSign().isEmpty(),
-                null,
-                null);
+                new Cut(today, plan.start().take()),
+                new Set(
+                        protocol.wound().callus().isPresent(),
+                        today,
+                        plan.start().take()),
+                new Stands(stock.place().name()),
+                new Tray(vessel.contains("plug tray"), tray[0], tray[1], vessel),
+                new Done(protocol.medium(), protocol.technique().treatment()),
+                new Piece(
+                        stock.state(),
+                        piece.kind(),
+                        piece.lengthMm().orElse(null),
+                        piece.nodes().orElse(null),
+                        protocol.firstSign().isEmpty()),
+                new Guessed(null, null));
     }
 
     /** The smallest of the usual trays that holds so many, or rows of twelve. */
@@ -138,30 +168,35 @@ record StickForm(
                         protocol.key(),
                         protocol.version(),
                         protocol.method(),
-                        medium,
-                        String.join(";", treatment),
+                        done.medium(),
+                        String.join(";", done.treatment()),
                         deviation(protocol)),
                 new Taking(
-                        takenOn,
-                        taken,
-                        later ? null : stuckOn,
-                        later ? null : Objects.requireNonNullElse(stuck, taken)),
-                new Vessel(tray ? rows : null, tray ? columns : null, vessel, plan.piecesPerPot()),
-                new Material(stockState, pieceKind, lengthMm, nodes, rootedOnDay0),
-                new Guess(hunch, minutes));
+                        cut.takenOn(),
+                        cut.taken(),
+                        set.later() ? null : set.stuckOn(),
+                        set.later() ? null : Objects.requireNonNullElse(set.stuck(), cut.taken())),
+                new Vessel(
+                        tray.cells() ? tray.rows() : null,
+                        tray.cells() ? tray.columns() : null,
+                        tray.vessel(),
+                        plan.aim().piecesPerPot()),
+                new Material(
+                        piece.stockState(), piece.pieceKind(), piece.lengthMm(), piece.nodes(), piece.rootedOnDay0()),
+                new Guess(guessed.hunch(), guessed.minutes()));
     }
 
     /** What was done instead of the protocol, in words; null when nothing was. */
     private String deviation(Protocol protocol) {
         List<String> differences = new ArrayList<>();
-        if (!medium.equals(protocol.medium())) {
-            differences.add("in %s, not %s".formatted(medium, protocol.medium()));
+        if (!done.medium().equals(protocol.medium())) {
+            differences.add(Messages.text("StickForm.not", "medium", done.medium(), "mediumThen", protocol.medium()));
         }
-        treatment.stream()
+        done.treatment().stream()
                 .filter(t -> !protocol.technique().treatment().contains(t))
                 .forEach(differences::add);
         protocol.technique().treatment().stream()
-                .filter(t -> !treatment.contains(t))
+                .filter(t -> !done.treatment().contains(t))
                 .forEach(t -> differences.add("no " + t));
         String words = Way.treatment(String.join(";", differences));
         return words.isEmpty() ? null : words;

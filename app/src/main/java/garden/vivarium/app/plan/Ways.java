@@ -6,12 +6,12 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
@@ -130,12 +130,16 @@ public class Ways {
                 guide.method(protocol.method()).orElseThrow(),
                 protocol.firstSign().map(Protocol.Test::sign),
                 protocol.ready().sign(),
-                "Ribbon of %s: ready expected %s to %s%s"
-                        .formatted(
-                                protocol.title(),
-                                says.day(expected.ready().from()),
-                                says.day(expected.ready().to()),
-                                due == null ? "" : ", due " + says.day(due)));
+                Messages.text(
+                        "Ways.ribbon.ready.expected",
+                        "title",
+                        protocol.title(),
+                        "from",
+                        says.day(expected.ready().from()),
+                        "to",
+                        says.day(expected.ready().to()),
+                        "then",
+                        due == null ? "" : ", due " + says.day(due)));
     }
 
     /** The way that is asked for or, where none is, the first of those that suit the plant. */
@@ -160,20 +164,16 @@ public class Ways {
         LocalDate start = form.start() == null ? today.date() : form.start();
         LocalDate second = start.plusDays(form.laterOrNone());
         if (form.with().equals(form.way()) && form.laterOrNone() < LEAST_APART) {
-            throw new InvalidField(
-                    "with",
-                    "One way on one day is one batch. Choose another way, or start the second %d days later or more."
-                            .formatted(LEAST_APART));
+            throw new InvalidField("with", Messages.text("Ways.one.way.one.day", "leastApart", LEAST_APART));
         }
         if (!second.isBefore(form.due())) {
-            throw new InvalidField(
-                    "later", "%s is not before the day due; start it sooner.".formatted(says.day(second)));
+            throw new InvalidField("later", Messages.text("Ways.not.before.day.due", "second", says.day(second)));
         }
         WayRow one = way(plant, form).orElseThrow();
         PlanForm then = form.startingWith(form.with(), second);
         WayRow other = way(plant, then)
                 .filter(r -> r.protocol().key().equals(form.with()))
-                .orElseThrow(() -> new InvalidField("with", "There is no such way; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("with", Messages.text("Ways.no.such.way.choose")));
         int most = plant.piecesNow() == null ? Limits.MOST_PIECES : plant.piecesNow();
         return Hedge.best(
                         planned(one.protocol(), plant, start, form.due(), form.perPotOrOne()),
@@ -255,24 +255,27 @@ public class Ways {
 
     private Aim aim(PlanForm form, LocalDate start) {
         if (start.isBefore(today.date())) {
-            throw new InvalidField("start", "%s has passed; start today or later.".formatted(says.day(start)));
+            throw new InvalidField("start", Messages.text("Ways.has.passed.start.today", "start", says.day(start)));
         }
         if (!form.due().isAfter(start)) {
-            throw new InvalidField(
-                    "due", "%s is not after the start; give a later day.".formatted(says.day(form.due())));
+            throw new InvalidField("due", Messages.text("Ways.not.after.start.give", "due", says.day(form.due())));
         }
         if (form.due().isAfter(today.date().plusYears(YEARS_AHEAD))) {
             throw new InvalidField(
-                    "due", "%s is more than %d years ahead; give an earlier day.".formatted(form.due(), YEARS_AHEAD));
+                    "due", Messages.text("Ways.more.than.years.ahead", "due", form.due(), "yearsAhead", YEARS_AHEAD));
         }
         if ((long) form.wanted() * form.perPotOrOne() > Limits.MOST_YOUNG_PLANTS) {
             throw new InvalidField(
                     "perPot",
-                    Text.of(
-                            "%d pots of %d are %,d rooted pieces; one plan holds %,d. Make several plans.",
+                    Messages.text(
+                            "Ways.pots.rooted.pieces.one",
+                            "wanted",
                             form.wanted(),
+                            "perPotOrOne",
                             form.perPotOrOne(),
+                            "perPotOrOneThen",
                             form.wanted() * form.perPotOrOne(),
+                            "mostYoungPlants",
                             Limits.MOST_YOUNG_PLANTS));
         }
         return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);

@@ -2,7 +2,6 @@ package garden.vivarium.app.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
@@ -46,8 +45,14 @@ public class BelievableDays implements HandlerInterceptor {
         if (day.isBefore(FIRST) || day.isAfter(LAST)) {
             throw new InvalidField(
                     field,
-                    "%s is not believable; give a day between %d and %d."
-                            .formatted(day, FIRST.getYear(), LAST.getYear()));
+                    Messages.text(
+                            "BelievableDays.not.believable.give.day",
+                            "day",
+                            day,
+                            "year",
+                            FIRST.getYear(),
+                            "yearThen",
+                            LAST.getYear()));
         }
     }
 
@@ -77,9 +82,14 @@ public class BelievableDays implements HandlerInterceptor {
                             : parameter.getParameter().getName());
         }
         return type.isRecord() && parameter.hasParameterAnnotation(ModelAttribute.class)
-                ? Arrays.stream(type.getRecordComponents())
-                        .filter(c -> c.getType() == LocalDate.class)
-                        .map(RecordComponent::getName)
+                ? fields(type, "")
                 : Stream.empty();
+    }
+
+    private static Stream<String> fields(Class<?> form, String path) {
+        return Arrays.stream(form.getRecordComponents())
+                .flatMap(c -> c.getType() == LocalDate.class
+                        ? Stream.of(path + c.getName())
+                        : c.getType().isRecord() ? fields(c.getType(), path + c.getName() + ".") : Stream.empty());
     }
 }

@@ -75,7 +75,7 @@ class ErrorPages implements ErrorController {
 
     @ExceptionHandler
     String problem(InvalidField e, HttpServletRequest request, HttpServletResponse response) throws IOException {
-        return refused(e.field(), "%s: %s".formatted(e.field(), e.getMessage()), request, response);
+        return refused(e.field(), "%s: %s".formatted(FieldPath.last(e.field()), e.getMessage()), request, response);
     }
 
     /** Both sides: how it stands now, and what was typed. */

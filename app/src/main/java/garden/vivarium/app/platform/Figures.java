@@ -14,7 +14,7 @@ public final class Figures {
         try {
             return typed == null || typed.isBlank() ? null : Integer.valueOf(typed.strip());
         } catch (NumberFormatException e) {
-            throw new InvalidField(field, "“%s” is no whole number; give one, as 12.".formatted(typed));
+            throw new InvalidField(field, Messages.text("Figures.no.whole.number.give", "typed", typed));
         }
     }
 
@@ -29,7 +29,7 @@ public final class Figures {
                     ? null
                     : Double.valueOf(typed.strip().replace(',', '.'));
         } catch (NumberFormatException e) {
-            throw new InvalidField(field, "“%s” is no number; give one, as 40 or 2.5.".formatted(typed));
+            throw new InvalidField(field, Messages.text("Figures.no.number.give.one", "typed", typed));
         }
     }
 }

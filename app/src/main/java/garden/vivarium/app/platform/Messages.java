@@ -2,6 +2,8 @@ package garden.vivarium.app.platform;
 
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -25,6 +27,11 @@ public class Messages implements MessageSource {
     /** Numbers, plurals and days are written one way, whatever the language of the machine. */
     private static final ULocale LOCALE = ULocale.UK;
 
+    /** What is said outside a page of days, where the reader cannot see what year it is. */
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
+
+    private static final Messages ALL = new Messages();
+
     private final ResourceBundle patterns = ResourceBundle.getBundle("messages", Locale.ROOT);
     private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
 
@@ -47,6 +54,25 @@ public class Messages implements MessageSource {
     }
 
     /**
+     * The words of a key for whoever has no {@link Words} at hand, as a refusal; days carry their year.
+     *
+     * @param figures name and value by turns
+     * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
+     */
+    public static String text(String key, Object... figures) {
+        Object[] said = figures.clone();
+        for (int i = 1; i < said.length; i += 2) {
+            said[i] = said[i] instanceof LocalDate day ? DAY.format(day) : said[i];
+        }
+        return ALL.say(key, said);
+    }
+
+    /** The same with the figures of a statement of the core. */
+    public static String text(String key, Map<String, ?> figures) {
+        return ALL.fill(key, figures);
+    }
+
+    /**
      * The words of a key, its placeholders filled in.
      *
      * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
@@ -63,7 +89,7 @@ public class Messages implements MessageSource {
         }
         // A format of ICU is not safe for several threads at once.
         Map<String, Object> rounded = new HashMap<>(figures);
-        rounded.replaceAll((name, value) -> value instanceof Double d ? d * PAST_A_TIE : value);
+        rounded.replaceAll((name, value) -> value instanceof Double d && Math.rint(d) != d ? d * PAST_A_TIE : value);
         return ((MessageFormat) format.clone()).format(rounded);
     }
 

@@ -38,7 +38,7 @@ public class Today {
      */
     public void refuseFuture(String field, LocalDate day) {
         if (day.isAfter(date())) {
-            throw new InvalidField(field, "%s is still to come; give today or an earlier day.".formatted(day));
+            throw new InvalidField(field, Messages.text("Today.still.come.give.today", "day", day));
         }
     }
 

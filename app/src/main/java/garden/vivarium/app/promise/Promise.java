@@ -79,13 +79,9 @@ class Promise extends NurseryRow {
                 plantId,
                 plantName,
                 who,
-                plants,
-                due,
-                confidence,
+                new PromiseView.Wanted(plants, due, confidence),
                 placeInLine,
-                given,
-                state,
-                closedOn,
+                new PromiseView.Standing(given, state, closedOn),
                 Seen.mark(mark(), version));
     }
 

@@ -4,6 +4,7 @@ import garden.vivarium.app.bench.ToCome;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
@@ -147,9 +148,9 @@ public class PromiseBook {
         return ledger.owed(promise)
                 .map(p -> {
                     Supply own = ledger.shares(p);
-                    return own.atLeast(p.owed()) >= p.confidence()
+                    return own.atLeast(p.owed()) >= p.wanted().confidence()
                             ? 0
-                            : Math.max(1, p.owed() - own.surely(p.confidence()));
+                            : Math.max(1, p.owed() - own.surely(p.wanted().confidence()));
                 })
                 .orElse(0);
     }
@@ -207,7 +208,10 @@ public class PromiseBook {
                         new Pool(
                                 plan.id(),
                                 null,
-                                "the plan of %s".formatted(says.day(plan.startOn())),
+                                Messages.text(
+                                        "PromiseBook.plan",
+                                        "on",
+                                        says.day(plan.start().on())),
                                 "/plan/" + plan.id() + "/stick",
                                 day -> plans.toCome(plan, parent, day),
                                 Optional::empty));
@@ -350,7 +354,7 @@ public class PromiseBook {
                                     shares,
                                     promise.owed(),
                                     promise.due(),
-                                    promise.confidence(),
+                                    promise.wanted().confidence(),
                                     proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
                     new Working(Statement.of(Step.WILL_IT_BE_MET, "who", promise.who()), steps));

@@ -3,6 +3,7 @@ package garden.vivarium.app.promise;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Stock;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -82,7 +83,10 @@ class PromiseController {
         return FormActions.runAndGo(next, "/promises", () -> {
             PlanView plan = promises.topUp(id);
             return new FormActions.Result(
-                    "%d planned for it. Stick them when you are at the bench.".formatted(plan.take()),
+                    Messages.text(
+                            "PromiseController.planned.stick.them.when",
+                            "take",
+                            plan.start().take()),
                     "/plan/" + plan.id() + "/stick");
         });
     }

@@ -7,6 +7,7 @@ import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Seen;
@@ -15,7 +16,6 @@ import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.Text;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -75,21 +75,22 @@ public class Promises {
         PlantView of = stock.plants().stream()
                 .filter(p -> p.id().equals(plant))
                 .findFirst()
-                .orElseThrow(() -> new InvalidField("plant", "That plant is not here; choose one from the list."));
+                .orElseThrow(() -> new InvalidField("plant", Messages.text("Promises.plant.not.here.choose")));
         if (who == null || who.isBlank()) {
-            throw new InvalidField("who", "Say to whom, or for what occasion.");
+            throw new InvalidField("who", Messages.text("Promises.say.whom.what.occasion"));
         }
         if (who.strip().length() > 120) {
-            throw new InvalidField("who", "Shorten the name to 120 characters.");
+            throw new InvalidField("who", Messages.text("Promises.shorten.name.characters"));
         }
         if (plants == null || plants < 1 || plants > Limits.MOST_YOUNG_PLANTS) {
-            throw new InvalidField("plants", Text.of("Promise 1 to %,d plants.", Limits.MOST_YOUNG_PLANTS));
+            throw new InvalidField(
+                    "plants", Messages.text("Promises.promise.plants", "mostYoungPlants", Limits.MOST_YOUNG_PLANTS));
         }
         if (due != null && due.isBefore(today.date())) {
-            throw new InvalidField("due", "%s has passed; give today or a later day.".formatted(says.day(due)));
+            throw new InvalidField("due", Messages.text("Promises.has.passed.give.today", "due", says.day(due)));
         }
         if (due != null && due.isAfter(today.date().plusYears(5))) {
-            throw new InvalidField("due", "%s is more than 5 years ahead; give an earlier day.".formatted(due));
+            throw new InvalidField("due", Messages.text("Promises.more.than.years.ahead", "due", due));
         }
         if (sure != null && (sure < 50 || sure > 99)) {
             throw new InvalidField("sure", "Ask for 50% to 99%; nothing that grows is 100% sure.");
@@ -126,14 +127,21 @@ public class Promises {
         }
         if (missing > 0) {
             return missing == before
-                    ? "Nothing of %s is free for %s.".formatted(promise.plant(), promise.who())
-                    : "%s draws on %d; %d are not covered.".formatted(promise.who(), promise.owed() - missing, missing);
+                    ? Messages.text("Promises.nothing.free", "plant", promise.plant(), "who", promise.who())
+                    : Messages.text(
+                            "Promises.draws.not.covered",
+                            "who",
+                            promise.who(),
+                            "missing",
+                            promise.owed() - missing,
+                            "missingThen",
+                            missing);
         }
         int margin = drawMargin(id, promise);
         return margin == 0
-                ? "%s draws on what is there for all %d.".formatted(promise.who(), promise.owed())
-                : "%s draws on what is there for all %d, and on %d more to be as sure as asked."
-                        .formatted(promise.who(), promise.owed(), margin);
+                ? Messages.text("Promises.draws.what.all", "who", promise.who(), "owed", promise.owed())
+                : Messages.text(
+                        "Promises.draws.what.all.more", "who", promise.who(), "owed", promise.owed(), "margin", margin);
     }
 
     /** Where as many as are owed come only every second time, draws on more that is free, until it is as sure as asked. */
@@ -170,7 +178,7 @@ public class Promises {
         Claim found = claims.findById(claim).orElseThrow(() -> new NotFound("no such share"));
         int freed = found.plants() - found.given();
         found.letGo();
-        return "%s free again.".formatted(says.count(freed, "plant is", "plants are"));
+        return Messages.text("Promises.free.again", "freed", freed);
     }
 
     /**
@@ -184,16 +192,17 @@ public class Promises {
         Promise promise = toChange(from.promiseId());
         int owed = promise.view().owed();
         if (plants == null || plants < 1 || plants > owed) {
-            throw new InvalidField("plants", "%d are owed; give 1 to %d.".formatted(owed, owed));
+            throw new InvalidField("plants", Messages.text("Promises.owed.give", "owed", owed));
         }
         from.gave(plants);
         promise.gave(plants, today.date());
         PromiseView now = promise.view();
         if (!now.isOpen()) {
             claims.findByPromiseId(now.id()).forEach(Claim::letGo);
-            return "%s has all %d: the promise is kept.".formatted(now.who(), now.plants());
+            return Messages.text("Promises.has.all.promise.kept", "who", now.who(), "plants", now.plants());
         }
-        return "%s has %d of %d.".formatted(now.who(), now.given(), now.plants());
+        return Messages.text(
+                "Promises.has", "who", now.who(), "given", now.standing().given(), "plants", now.plants());
     }
 
     /**
@@ -213,8 +222,8 @@ public class Promises {
         String next = book.nextInLine(promise.view().plantId())
                 .map(" Next in line for them: %s."::formatted)
                 .orElse("");
-        return "The promise to %s is dropped; %s free.%s"
-                .formatted(promise.view().who(), says.count(freed, "plant is", "plants are"), next);
+        return Messages.text(
+                "Promises.promise.dropped.free", "who", promise.view().who(), "freed", freed, "next", next);
     }
 
     /** Moves a promise one place forward among those of its plant that are due on the same day, or wait without one. */
@@ -234,9 +243,14 @@ public class Promises {
             int place = ahead.view().placeInLine();
             ahead.standAt(view.placeInLine());
             promise.standAt(place);
-            return "%s stands before %s now.".formatted(view.who(), ahead.view().who());
+            return Messages.text(
+                    "Promises.stands.before.now",
+                    "who",
+                    view.who(),
+                    "whoThen",
+                    ahead.view().who());
         }
-        return "%s is served first already.".formatted(view.who());
+        return Messages.text("Promises.served.first.already", "who", view.who());
     }
 
     /**
@@ -253,13 +267,17 @@ public class Promises {
                 .orElseThrow(() -> new InvalidField(
                         "promise",
                         judged.isShort()
-                                ? "Nothing stuck today would be there in time; speak to %s, or look for plants elsewhere."
-                                        .formatted(judged.promise().who())
-                                : "The promise to %s is not short any more."
-                                        .formatted(judged.promise().who())));
+                                ? Messages.text(
+                                        "Promises.nothing.stuck.today.would",
+                                        "who",
+                                        judged.promise().who())
+                                : Messages.text(
+                                        "Promises.promise.not.short.any",
+                                        "who",
+                                        judged.promise().who())));
         int aim = Math.max(1, Math.max(judged.uncovered(), book.shortBy(id)));
         LocalDate due = judged.promise().due();
-        PlanView plan = plans.topUp(advice, aim, due, judged.promise().confidence());
+        PlanView plan = plans.topUp(advice, aim, due, judged.promise().wanted().confidence());
         // They are stuck for this promise: it draws on as many as may come, so that no later one takes its margin.
         int may = plans.toCome(plan, advice.from(), due).alone().surely(MAY_COME);
         draw(id, plan.id(), null, Math.max(aim, Math.min(judged.promise().owed(), may)));
@@ -271,7 +289,12 @@ public class Promises {
     void promise(PlanCommitted committed) {
         PlanView plan = committed.plans().keySet().iterator().next();
         StockPlantView parent = stock.find(plan.stockPlantId()).orElseThrow();
-        Promise made = save(parent.plant(), committed.forWhom(), plan.youngPlants(), plan.due(), plan.confidence());
+        Promise made = save(
+                parent.plant(),
+                committed.forWhom(),
+                plan.aim().youngPlants(),
+                plan.aim().due(),
+                plan.aim().confidence());
         committed.plans().forEach((p, plants) -> draw(made.getId(), p.id(), null, plants));
     }
 
@@ -279,7 +302,8 @@ public class Promises {
     @EventListener
     void follow(PlanReplaced replaced) {
         claims.findByPlanId(replaced.old())
-                .forEach(c -> c.movesTo(replaced.now().id(), replaced.now().youngPlants()));
+                .forEach(
+                        c -> c.movesTo(replaced.now().id(), replaced.now().aim().youngPlants()));
     }
 
     /** What drew on a dropped plan draws on nothing. */
@@ -289,8 +313,12 @@ public class Promises {
             PromiseView promise = find(c.promiseId()).view();
             if (promise.isOpen() && c.plants() > c.given()) {
                 dropped.consequences()
-                        .add("The promise to %s drew on it for %d, and is not covered for those now."
-                                .formatted(promise.who(), c.plants() - c.given()));
+                        .add(Messages.text(
+                                "Promises.promise.drew.not.covered",
+                                "who",
+                                promise.who(),
+                                "given",
+                                c.plants() - c.given()));
             }
             c.letGo();
         }
@@ -305,10 +333,18 @@ public class Promises {
         Promise promise = find(id);
         seen.check(promise.mark(), promise.version(), () -> {
             PromiseView now = promise.view();
-            return switch (now.state()) {
-                case OPEN -> "%s has %d of %d now.".formatted(now.who(), now.given(), now.plants());
-                case KEPT -> "%s has all %d; the promise is kept.".formatted(now.who(), now.plants());
-                case DROPPED -> "The promise to %s has been dropped.".formatted(now.who());
+            return switch (now.standing().state()) {
+                case OPEN ->
+                    Messages.text(
+                            "Promises.has.now",
+                            "who",
+                            now.who(),
+                            "given",
+                            now.standing().given(),
+                            "plants",
+                            now.plants());
+                case KEPT -> Messages.text("Promises.has.all.promise.kept.2", "who", now.who(), "plants", now.plants());
+                case DROPPED -> Messages.text("Promises.promise.has.been.dropped", "who", now.who());
             };
         });
         return promise;

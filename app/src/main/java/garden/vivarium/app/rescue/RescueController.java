@@ -3,6 +3,7 @@ package garden.vivarium.app.rescue;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
@@ -73,11 +74,11 @@ class RescueController {
         return FormActions.run(next, "/plan#waiting", () -> {
             StockPlantView plant = stock.find(id)
                     .orElseThrow(
-                            () -> new InvalidField("stock", "That stock plant is not here; choose one from the list."));
+                            () -> new InvalidField("stock", Messages.text("RescueController.stock.plant.not.here")));
             List<Rescues.Choice> choices = rescues.choices(
                     plant, counts(rescues.sections(plant), typed), number(typed, "alone"), number(typed, "cut"));
             if (choice < 0 || choice >= choices.size()) {
-                throw new InvalidField("choice", "Choose one of the ways shown.");
+                throw new InvalidField("choice", Messages.text("RescueController.choose.one.ways.shown"));
             }
             int made = rescues.commit(plant, choices.get(choice).rescue());
             return made == 1 ? "A plan is committed, to stick today." : made + " plans are committed, to stick today.";

@@ -4,6 +4,7 @@ import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.Ways;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Rule;
@@ -89,15 +90,15 @@ class Rescues {
     List<Choice> choices(StockPlantView plant, Map<Section, Integer> counts, int alone, int cut) {
         counts.forEach((s, n) -> {
             if (n < 0 || n > MOST_SECTIONS) {
-                throw new InvalidField(s.name(), "Give 0 to %d %s.".formatted(MOST_SECTIONS, s.words()));
+                throw new InvalidField(
+                        s.name(), Messages.text("Rescues.give", "mostSections", MOST_SECTIONS, "s", s.words()));
             }
         });
         if (alone < 0 || alone > 100) {
             throw new InvalidField("alone", "A chance lies between 0 and 100%.");
         }
         if (cut < 0 || cut > alone) {
-            throw new InvalidField(
-                    "cut", "A stump lives no likelier than the whole plant: give 0 to %d%%.".formatted(alone));
+            throw new InvalidField("cut", Messages.text("Rescues.stump.lives.no.likelier", "alone", alone));
         }
         List<Rescue.Open> open = open(plant);
         Map<Section, Integer> half = new EnumMap<>(Section.class);

@@ -9,6 +9,7 @@ import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
@@ -96,14 +97,14 @@ class Away {
     @Transactional(readOnly = true)
     Outlook judge(LocalDate from, LocalDate back) {
         if (from.isBefore(today.date())) {
-            throw new InvalidField("from", "%s has passed; give today or a later day.".formatted(says.day(from)));
+            throw new InvalidField("from", Messages.text("Away.has.passed.give.today", "from", says.day(from)));
         }
         if (!back.isAfter(from)) {
-            throw new InvalidField("back", "%s is not after you leave; give a later day.".formatted(says.day(back)));
+            throw new InvalidField("back", Messages.text("Away.not.after.you.leave", "back", says.day(back)));
         }
         if (back.isAfter(from.plusDays(Absence.MOST_DAYS))) {
             throw new InvalidField(
-                    "back", "An absence is reckoned up to %d days; give an earlier day.".formatted(Absence.MOST_DAYS));
+                    "back", Messages.text("Away.absence.reckoned.up.days", "mostDays", Absence.MOST_DAYS));
         }
         Absence absence = new Absence(from, back);
         Outlook found = new Outlook(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
@@ -123,10 +124,10 @@ class Away {
                                 c.subject().code(),
                                 c.subject().sheet(),
                                 c.what(),
-                                words.say("away.care.why", "due", c.dueOn()),
-                                c.dueOn(),
+                                words.say("away.care.why", "due", c.days().due()),
+                                c.days().due(),
                                 ""),
-                        Optional.of(c.dueOn().plusDays(CARE_HARMS_AFTER))));
+                        Optional.of(c.days().due().plusDays(CARE_HARMS_AFTER))));
         promises.open().stream()
                 .filter(p -> p.due() != null && absence.covers(p.due()))
                 .forEach(p -> found.before().add(owed(p)));
@@ -205,25 +206,30 @@ class Away {
     private void start(Absence absence, Outlook found, PlanView plan) {
         Optional<Protocol> protocol = protocols.version(plan.protocol(), plan.protocolVersion());
         String title = protocol.map(Protocol::title).orElse(plan.protocol());
-        LocalDate firstLook = plan.startOn()
+        LocalDate firstLook = plan.start()
+                .on()
                 .plusDays(protocol.map(p -> p.course().looks().first()).orElse(7));
-        boolean startsThen = absence.covers(plan.startOn());
-        boolean tenderThen = plan.startOn().isBefore(absence.from()) && absence.covers(firstLook);
+        boolean startsThen = absence.covers(plan.start().on());
+        boolean tenderThen = plan.start().on().isBefore(absence.from()) && absence.covers(firstLook);
         if (!startsThen && !tenderThen) {
             return;
         }
-        boolean canWait = plan.lastSafeStart() != null && !plan.lastSafeStart().isBefore(absence.back());
+        boolean canWait =
+                plan.start().lastSafe() != null && !plan.start().lastSafe().isBefore(absence.back());
         found.notStart()
                 .add(new Touched(
                         "Plan",
                         "/plan/" + plan.id() + "/stick",
-                        words.say("away.plan", "take", plan.take(), "title", title.toLowerCase(Locale.ROOT)),
+                        words.say("away.plan", "take", plan.start().take(), "title", title.toLowerCase(Locale.ROOT)),
                         words.say(startsThen ? "away.plan.then" : "away.plan.tender")
                                 + " "
                                 + (canWait
-                                        ? words.say("away.plan.can.wait", "last", plan.lastSafeStart())
+                                        ? words.say(
+                                                "away.plan.can.wait",
+                                                "last",
+                                                plan.start().lastSafe())
                                         : words.say("away.plan.cannot.wait")),
-                        plan.startOn(),
+                        plan.start().on(),
                         ""));
     }
 

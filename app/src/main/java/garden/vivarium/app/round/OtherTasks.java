@@ -83,7 +83,7 @@ class OtherTasks {
                 "chance",
                 says.percent(j.chance()),
                 "asked",
-                says.percent(p.confidence()),
+                says.percent(p.wanted().confidence()),
                 "due",
                 p.due());
         return new OtherTask(
@@ -125,10 +125,15 @@ class OtherTasks {
                 new Subject(
                         c.subject().code(),
                         c.subject().sheet(),
-                        c.cause() == null ? "" : words.say("round.treat.against", "cause", c.cause())),
+                        c.trouble().cause() == null
+                                ? ""
+                                : words.say(
+                                        "round.treat.against",
+                                        "cause",
+                                        c.trouble().cause())),
                 c.what(),
-                words.say("round.treat.why", "due", c.dueOn()),
-                day.isAfter(c.dueOn().plusDays(DAYS_UNTIL_PRESSING)),
+                words.say("round.treat.why", "due", c.days().due()),
+                day.isAfter(c.days().due().plusDays(DAYS_UNTIL_PRESSING)),
                 List.of(Action.send("Done", "/care/" + c.id() + "/done", Map.of())));
     }
 
@@ -139,14 +144,15 @@ class OtherTasks {
                 "Worked?",
                 new Subject(c.subject().code(), c.subject().sheet(), ""),
                 c.what(),
-                c.cause() == null
-                        ? words.say("round.worked.why", "ago", says.away(c.doneOn()))
+                c.trouble().cause() == null
+                        ? words.say(
+                                "round.worked.why", "ago", says.away(c.days().done()))
                         : words.say(
                                 "round.worked.for.why",
                                 "ago",
-                                says.away(c.doneOn()),
+                                says.away(c.days().done()),
                                 "cause",
-                                c.cause().toLowerCase(Locale.ROOT)),
+                                c.trouble().cause().toLowerCase(Locale.ROOT)),
                 false,
                 List.of(
                         Action.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),
@@ -208,7 +214,7 @@ class OtherTasks {
         boolean tell = rested.isPresent()
                 && !day.isBefore(rested.get())
                 && day.isBefore(rested.get().plusDays(REST_TOLD_FOR))
-                && s.restSeenOn() == null
+                && s.condition().restSeenOn() == null
                 && s.state() == StockState.GROWING
                 && !s.isQuarantined(day)
                 && may.orElse(0) > 0;
@@ -222,7 +228,7 @@ class OtherTasks {
                                 "since",
                                 rested.get(),
                                 "estimated",
-                                s.estimated(),
+                                s.bears().estimated(),
                                 "pieces",
                                 s.piecesNow()),
                         List.of(

@@ -7,6 +7,7 @@ import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.round.Round.Stop;
@@ -80,7 +81,7 @@ class Rounds {
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         plans.waiting().stream()
-                .filter(p -> !p.startOn().isAfter(day))
+                .filter(p -> !p.start().on().isAfter(day))
                 .forEach(p -> due.add(start(p, parents.get(p.stockPlantId()))));
         due.addAll(otherTasks.of(day, parents.values()));
         coming.sort(Comparator.comparing(i -> i.task().due()));
@@ -109,7 +110,7 @@ class Rounds {
                 .filter(t -> t.kind() == kind)
                 .filter(t -> potting == null || potting.equals(t.potting()))
                 .findFirst()
-                .orElseThrow(() -> new InvalidField("code", "%s no longer asks for that.".formatted(code)));
+                .orElseThrow(() -> new InvalidField("code", Messages.text("Rounds.no.longer.asks", "code", code)));
         switch (kind) {
             case STICK -> batches.stick(code, day, task.pieces());
             case LOOK -> batches.lookUnchanged(code, day);
@@ -120,21 +121,21 @@ class Rounds {
             case SEPARATE -> batches.separate(code, day, task.pieces(), 0);
         }
         return switch (kind) {
-            case STICK -> "%s: %s stuck.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
-            case LOOK -> "%s: looked, nothing changed.".formatted(code);
-            case MOVE -> "%s: %s potted.".formatted(code, says.count(task.pieces(), "piece", "pieces"));
-            case SETTLE -> "%s: all settled.".formatted(code);
+            case STICK -> Messages.text("Rounds.stuck", "code", code, "pieces", task.pieces());
+            case LOOK -> Messages.text("Rounds.looked.nothing.changed", "code", code);
+            case MOVE -> Messages.text("Rounds.potted", "code", code, "pieces", task.pieces());
+            case SETTLE -> Messages.text("Rounds.all.settled", "code", code);
             case ASK, TEND ->
-                notYet ? "%s: not yet; the round asks again.".formatted(code) : "%s: written down.".formatted(code);
-            case SEPARATE ->
-                "%s: %s taken; the pieces stay."
-                        .formatted(code, says.count(task.pieces(), "young plant", "young plants"));
-            case GIVE_UP -> "%s: the rest written off as stalled.".formatted(code);
+                notYet
+                        ? Messages.text("Rounds.not.yet.round.asks", "code", code)
+                        : Messages.text("Rounds.written.down", "code", code);
+            case SEPARATE -> Messages.text("Rounds.taken.pieces.stay", "code", code, "pieces", task.pieces());
+            case GIVE_UP -> Messages.text("Rounds.rest.written.off.as", "code", code);
         };
     }
 
     private Item.Start start(PlanView plan, StockPlantView s) {
-        LocalDate last = plan.lastSafeStart();
+        LocalDate last = plan.start().lastSafe();
         boolean late = last != null && !today.date().isBefore(last);
         String title = protocols
                 .version(plan.protocol(), plan.protocolVersion())
@@ -143,15 +144,19 @@ class Rounds {
         return new Item.Start(
                 plan,
                 s,
-                "Take %d from %s".formatted(plan.take(), s.code()),
-                "%s, for %s by %s. %s"
-                        .formatted(
-                                title,
-                                says.count(plan.youngPlants(), "young plant", "young plants"),
-                                says.day(plan.due()),
-                                last == null
-                                        ? "No day is safe with what the stock can give."
-                                        : "Last safe day to start: %s.".formatted(says.day(last))),
+                Messages.text("Rounds.take.from", "take", plan.start().take(), "code", s.code()),
+                Messages.text(
+                        "Rounds.for.by",
+                        "title",
+                        title,
+                        "youngPlants",
+                        plan.aim().youngPlants(),
+                        "due",
+                        says.day(plan.aim().due()),
+                        "then",
+                        last == null
+                                ? "No day is safe with what the stock can give."
+                                : "Last safe day to start: %s.".formatted(says.day(last))),
                 late);
     }
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.shed;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
@@ -72,8 +73,7 @@ class ProtocolController {
                         form.onto(before, medium), form.identity().reason());
                 next.addFlashAttribute(
                         "said",
-                        "Version %d. Batches that run keep the version they were stuck under."
-                                .formatted(after.version()));
+                        Messages.text("ProtocolController.version.batches.run.keep", "version", after.version()));
                 return "redirect:/guide/" + key;
             } catch (InvalidField p) {
                 wrong.rejectValue("identity." + p.field(), "problem", p.getMessage());

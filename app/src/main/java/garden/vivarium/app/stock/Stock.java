@@ -2,12 +2,12 @@ package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.timing.Climate;
@@ -120,15 +120,16 @@ public class Stock {
     @Transactional
     public void holds(UUID place, Double trays) {
         if (trays != null && (!(trays > 0) || trays > 10_000)) {
-            throw new InvalidField(
-                    "trays", "A place holds more than none and at most 10,000 trays; leave it empty if not measured.");
+            throw new InvalidField("trays", Messages.text("Stock.place.holds.more.than"));
         }
         Place found = places.findById(place).orElseThrow(() -> new NotFound("no such place"));
         seen.check(found.mark(), found.version(), () -> {
             Double now = found.view().trays();
             return now == null
-                    ? "Nobody has measured %s.".formatted(found.view().name())
-                    : "%s now holds %s trays.".formatted(found.view().name(), now);
+                    ? Messages.text(
+                            "Stock.nobody.has.measured", "name", found.view().name())
+                    : Messages.text(
+                            "Stock.now.holds.trays", "name", found.view().name(), "now", now);
         });
         found.holds(trays);
     }
@@ -152,14 +153,15 @@ public class Stock {
     /** Adds a stock plant that was a young plant of a batch, and of a piece of it where that is known. */
     @Transactional
     public StockPlantView add(StockPlantForm form, UUID fromBatch, Integer fromPiece) {
-        Plant plant = plants.findByName(form.plant())
+        Plant plant = plants.findByName(form.name().plant())
                 .map(known -> sameGroup(known, form))
                 .orElseGet(() -> {
-                    Plant made = new Plant(form.plant(), group(form), form.protection(), false);
-                    describe(made, form, flowersOnce(group(form)) || form.flowersOnce());
+                    Plant made = new Plant(
+                            form.name().plant(), group(form), form.rights().protection(), false);
+                    describe(made, form, flowersOnce(group(form)) || form.name().flowersOnce());
                     return plants.save(made);
                 });
-        StockPlant added = new StockPlant(plant, nextCode(form.plant()), fromBatch, fromPiece);
+        StockPlant added = new StockPlant(plant, nextCode(form.name().plant()), fromBatch, fromPiece);
         describe(added, form);
         return view(stock.save(added));
     }
@@ -168,7 +170,7 @@ public class Stock {
     @Transactional
     public StockPlantView change(UUID id, StockPlantForm form) {
         StockPlant known = toChange(id);
-        describe(known.plant(), form, form.flowersOnce());
+        describe(known.plant(), form, form.name().flowersOnce());
         describe(known, form);
         return view(known);
     }
@@ -206,7 +208,7 @@ public class Stock {
         refuseCount("pieces", pieces);
         refuseCount("shoots", shoots);
         if (note != null && note.length() > 500) {
-            throw new InvalidField("note", "Shorten the note to 500 characters.");
+            throw new InvalidField("note", Messages.text("Stock.shorten.note.characters"));
         }
         looks.save(new StockLook(
                 id,
@@ -226,7 +228,13 @@ public class Stock {
     private static void refuseCount(String field, Integer count) {
         if (count != null && (count < 0 || count > Limits.MOST_FROM_ONE_PLANT)) {
             throw new InvalidField(
-                    field, Text.of("%,d is not believable; give 0 to %,d.", count, Limits.MOST_FROM_ONE_PLANT));
+                    field,
+                    Messages.text(
+                            "Stock.not.believable.give",
+                            "count",
+                            count,
+                            "mostFromOnePlant",
+                            Limits.MOST_FROM_ONE_PLANT));
         }
     }
 
@@ -263,27 +271,37 @@ public class Stock {
         StockPlant plant = stock.withPlant(id).orElseThrow(() -> new NotFound("no such stock plant"));
         seen.check(plant.mark(), plant.version(), () -> {
             StockPlantView now = view(plant);
-            return "%s now stands in %s, %s, and bears %s."
-                    .formatted(
-                            now.code(),
-                            now.place().name(),
-                            now.state().words(),
-                            now.piecesNow() == null ? "a number that nobody has counted" : now.piecesNow());
+            return Messages.text(
+                    "Stock.now.stands.bears",
+                    "code",
+                    now.code(),
+                    "name",
+                    now.place().name(),
+                    "state",
+                    now.state().words(),
+                    "then",
+                    now.piecesNow() == null ? "a number that nobody has counted" : now.piecesNow());
         });
         return plant;
     }
 
     private void describe(StockPlant plant, StockPlantForm form) {
-        if (form.arrivedOn() != null) {
-            today.refuseFuture("arrivedOn", form.arrivedOn());
+        if (form.came().arrivedOn() != null) {
+            today.refuseFuture("arrivedOn", form.came().arrivedOn());
         }
-        Climate climate = form.climate() == null ? Climate.OPEN : form.climate();
-        plant.describe(place(form.place(), climate), form, today.date(), rhythm(plant));
+        Climate climate =
+                form.stands().climate() == null ? Climate.OPEN : form.stands().climate();
+        plant.describe(place(form.stands().place(), climate), form, today.date(), rhythm(plant));
     }
 
     private void describe(Plant plant, StockPlantForm form, boolean flowersOnce) {
         plant.describe(
-                group(form), form.protection(), form.licence(), !form.nameUnsure(), form.confirmWhen(), flowersOnce);
+                group(form),
+                form.rights().protection(),
+                form.rights().licence(),
+                !form.name().nameUnsure(),
+                form.name().confirmWhen(),
+                flowersOnce);
     }
 
     private StockPlantView view(StockPlant plant) {
@@ -309,9 +327,8 @@ public class Stock {
     }
 
     private String group(StockPlantForm form) {
-        return guide.group(form.group())
-                .orElseThrow(
-                        () -> new InvalidField("group", "That group is not in the guide; choose one from the list."))
+        return guide.group(form.name().group())
+                .orElseThrow(() -> new InvalidField("group", Messages.text("Stock.group.not.guide.choose")))
                 .key();
     }
 
@@ -320,8 +337,8 @@ public class Stock {
             String words = guide.group(known.view().group()).map(g -> g.words()).orElse("another group");
             throw new InvalidField(
                     "group",
-                    "%s is already here as %s; choose that, or give this plant another name."
-                            .formatted(form.plant(), words));
+                    Messages.text(
+                            "Stock.already.here.as.choose", "plant", form.name().plant(), "words", words));
         }
         return known;
     }

@@ -1,6 +1,8 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
@@ -86,10 +88,16 @@ class StockController {
             try {
                 StockPlantView added = stock.add(form);
                 next.addFlashAttribute(
-                        "said", "%s added as %s.".formatted(added.plant().name(), added.code()));
+                        "said",
+                        Messages.text(
+                                "StockController.added.as",
+                                "name",
+                                added.plant().name(),
+                                "code",
+                                added.code()));
                 return "redirect:/stock";
             } catch (InvalidField p) {
-                wrong.rejectValue(p.field(), "problem", p.getMessage());
+                FieldPath.reject(wrong, StockPlantForm.class, p);
             }
         }
         model.addAttribute("plants", stock.plants());
@@ -117,10 +125,12 @@ class StockController {
             try {
                 stock.change(id, form);
                 next.addFlashAttribute(
-                        "said", "%s (%s) changed.".formatted(plant.plant().name(), plant.code()));
+                        "said",
+                        Messages.text(
+                                "StockController.changed", "name", plant.plant().name(), "code", plant.code()));
                 return "redirect:/stock/" + id;
             } catch (InvalidField p) {
-                wrong.rejectValue(p.field(), "problem", p.getMessage());
+                FieldPath.reject(wrong, StockPlantForm.class, p);
             }
         }
         model.addAttribute("plant", plant);

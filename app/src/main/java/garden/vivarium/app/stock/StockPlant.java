@@ -70,18 +70,18 @@ class StockPlant extends NurseryRow {
     void describe(Place where, StockPlantForm form, LocalDate today, PlantGroup.Rhythm rhythm) {
         place = where;
         kind = form.kind();
-        origin = form.origin();
-        supplier = form.supplier();
-        arrivedOn = form.arrivedOn();
-        inspection = form.inspection();
-        state = form.state();
-        quarantineUntil = form.quarantineUntil();
+        origin = form.came().origin();
+        supplier = form.came().supplier();
+        arrivedOn = form.came().arrivedOn();
+        inspection = form.came().inspection();
+        state = form.condition().state();
+        quarantineUntil = form.condition().quarantineUntil();
         note = form.note();
         Integer shown =
                 regrowth(rhythm).bears(today).map(Regrowth.Bearing::pieces).orElse(null);
         // The form shows the estimate: left as it is, nobody has counted.
-        if (form.pieces() == null || !form.pieces().equals(shown)) {
-            counted(form.pieces(), today);
+        if (form.condition().pieces() == null || !form.condition().pieces().equals(shown)) {
+            counted(form.condition().pieces(), today);
         }
     }
 
@@ -158,18 +158,12 @@ class StockPlant extends NurseryRow {
                 kind,
                 plant.view(),
                 place.view(),
-                origin,
-                supplier,
-                arrivedOn,
-                inspection,
-                bearing.map(Regrowth.Bearing::pieces).orElse(null),
-                bearing.map(Regrowth.Bearing::estimated).orElse(false),
-                regrowth,
-                state,
-                quarantineUntil,
-                restSeenOn,
-                fromBatchId,
-                fromPiece,
+                new StockPlantView.Provenance(origin, supplier, arrivedOn, inspection, fromBatchId, fromPiece),
+                new StockPlantView.Bears(
+                        bearing.map(Regrowth.Bearing::pieces).orElse(null),
+                        bearing.map(Regrowth.Bearing::estimated).orElse(false),
+                        regrowth),
+                new StockPlantView.Condition(state, quarantineUntil, restSeenOn),
                 note,
                 Seen.mark(mark(), version));
     }

@@ -2,6 +2,7 @@ package garden.vivarium.app.stock;
 
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.timing.Climate;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -10,60 +11,86 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import org.springframework.format.annotation.DateTimeFormat;
 
-/** A stock plant or lot as typed. */
+/** A stock plant or lot as typed, part by part. */
 public record StockPlantForm(
-        @NotBlank(message = "Say which plant it is, as the label has it.")
-        @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
-        String plant,
-
-        @NotBlank(message = "Choose the group; it decides which ways are offered.")
-        String group,
-
-        @NotNull(message = "Say whether it is free to propagate.")
-        Protection protection,
-
-        @Size(max = 120, message = "Shorten the licence to 120 characters.")
-        String licence,
-
-        boolean nameUnsure,
-
-        @Size(max = 120, message = "Shorten when it can be confirmed to 120 characters.")
-        String confirmWhen,
-
-        boolean flowersOnce,
-
+        @Valid Name name,
+        @Valid Rights rights,
         StockKind kind,
-
-        @Size(max = 300, message = "Shorten where it came from to 300 characters.")
-        String origin,
-
-        @Size(max = 120, message = "Shorten the supplier to 120 characters.")
-        String supplier,
-
-        @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate arrivedOn,
-
-        @Size(max = 300, message = "Shorten the inspection to 300 characters.")
-        String inspection,
-
-        @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
-        String place,
-
-        Climate climate,
-
-        @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
-        @Max(
-                value = Limits.MOST_FROM_ONE_PLANT,
-                message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
-        Integer pieces,
-
-        @NotNull(message = "Say how it is now.") StockState state,
-        @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil,
+        @Valid Came came,
+        @Valid Stands stands,
+        @Valid Condition condition,
 
         @Size(max = 500, message = "Shorten the note to 500 characters.")
         String note) {
 
+    /** What it is called, its group, and what flowering will tell. */
+    public record Name(
+            @NotBlank(message = "Say which plant it is, as the label has it.")
+            @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
+            String plant,
+
+            @NotBlank(message = "Choose the group; it decides which ways are offered.")
+            String group,
+
+            boolean nameUnsure,
+
+            @Size(max = 120, message = "Shorten when it can be confirmed to 120 characters.")
+            String confirmWhen,
+
+            boolean flowersOnce) {}
+
+    /** Whether it may be propagated. */
+    public record Rights(
+            @NotNull(message = "Say whether it is free to propagate.")
+            Protection protection,
+
+            @Size(max = 120, message = "Shorten the licence to 120 characters.")
+            String licence) {}
+
+    /** Where it came from. */
+    public record Came(
+            @Size(max = 300, message = "Shorten where it came from to 300 characters.")
+            String origin,
+
+            @Size(max = 120, message = "Shorten the supplier to 120 characters.")
+            String supplier,
+
+            @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate arrivedOn,
+
+            @Size(max = 300, message = "Shorten the inspection to 300 characters.")
+            String inspection) {
+
+        /** Of whose past nothing is known but this. */
+        public static Came from(String origin) {
+            return new Came(origin, null, null, null);
+        }
+    }
+
+    /** Where it stands, and the climate of that place where it is new. */
+    public record Stands(
+            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            String place,
+
+            Climate climate) {}
+
+    /** How it is. */
+    public record Condition(
+            @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
+            @Max(
+                    value = Limits.MOST_FROM_ONE_PLANT,
+                    message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
+            Integer pieces,
+
+            @NotNull(message = "Say how it is now.") StockState state,
+            @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil) {}
+
     public StockPlantForm {
+        name = name == null ? new Name(null, null, false, null, false) : name;
+        rights = rights == null ? new Rights(null, null) : rights;
         kind = kind == null ? StockKind.PLANT : kind;
+        came = came == null ? Came.from(null) : came;
+        stands = stands == null ? new Stands(null, null) : stands;
+        condition = condition == null ? new Condition(null, null, null) : condition;
     }
 
     /** A stock plant of which only the usual is known. */
@@ -72,30 +99,16 @@ public record StockPlantForm(
             String group,
             Protection protection,
             String origin,
-            String place,
-            Climate climate,
-            Integer pieces,
-            StockState state,
-            LocalDate quarantineUntil,
+            Stands stands,
+            Condition condition,
             String note) {
         this(
-                plant,
-                group,
-                protection,
-                null,
-                false,
-                null,
-                false,
+                new Name(plant, group, false, null, false),
+                new Rights(protection, null),
                 StockKind.PLANT,
-                origin,
-                null,
-                null,
-                null,
-                place,
-                climate,
-                pieces,
-                state,
-                quarantineUntil,
+                Came.from(origin),
+                stands,
+                condition,
                 note);
     }
 
@@ -107,44 +120,31 @@ public record StockPlantForm(
     static StockPlantForm empty(StockKind kind) {
         return new StockPlantForm(
                 null,
-                null,
-                Protection.FREE,
-                null,
-                false,
-                null,
-                false,
+                new Rights(Protection.FREE, null),
                 kind,
                 null,
-                null,
-                null,
-                null,
-                null,
-                Climate.HEATED,
-                null,
-                kind == StockKind.LOT ? StockState.DORMANT : StockState.GROWING,
-                null,
+                new Stands(null, Climate.HEATED),
+                new Condition(null, kind == StockKind.LOT ? StockState.DORMANT : StockState.GROWING, null),
                 null);
     }
 
     static StockPlantForm of(StockPlantView s) {
         return new StockPlantForm(
-                s.plant().name(),
-                s.plant().group(),
-                s.plant().protection(),
-                s.plant().licence(),
-                !s.plant().nameSure(),
-                s.plant().confirmWhen(),
-                s.plant().flowersOnce(),
+                new Name(
+                        s.plant().name(),
+                        s.plant().group(),
+                        !s.plant().nameSure(),
+                        s.plant().confirmWhen(),
+                        s.plant().flowersOnce()),
+                new Rights(s.plant().protection(), s.plant().licence()),
                 s.kind(),
-                s.origin(),
-                s.supplier(),
-                s.arrivedOn(),
-                s.inspection(),
-                s.place().name(),
-                s.place().climate(),
-                s.piecesNow(),
-                s.state(),
-                s.quarantineUntil(),
+                new Came(
+                        s.came().origin(),
+                        s.came().supplier(),
+                        s.came().arrivedOn(),
+                        s.came().inspection()),
+                new Stands(s.place().name(), s.place().climate()),
+                new Condition(s.piecesNow(), s.state(), s.quarantineUntil()),
                 s.note());
     }
 }

@@ -9,10 +9,10 @@ import java.util.UUID;
 /**
  * A stock plant or lot as other modules and pages see it.
  *
- * @param piecesNow pieces it bears now, counted or estimated; null where nobody has ever counted
- * @param estimated whether that is estimated from the last harvest and regrowth
- * @param regrowth from what it is reckoned
- * @param fromBatch the batch that it was a young plant of, or null
+ * @param code its name on labels
+ * @param came where it came from
+ * @param bears what it bears
+ * @param condition how it is
  * @param seen the mark of its forms
  */
 public record StockPlantView(
@@ -21,24 +21,53 @@ public record StockPlantView(
         StockKind kind,
         PlantView plant,
         PlaceView place,
-        String origin,
-        String supplier,
-        LocalDate arrivedOn,
-        String inspection,
-        Integer piecesNow,
-        boolean estimated,
-        Regrowth regrowth,
-        StockState state,
-        LocalDate quarantineUntil,
-        LocalDate restSeenOn,
-        UUID fromBatch,
-        Integer fromPiece,
+        Provenance came,
+        Bears bears,
+        Condition condition,
         String note,
         String seen) {
 
+    /**
+     * Where it came from; null where nobody said.
+     *
+     * @param origin in words
+     * @param batch the batch that it was a young plant of
+     * @param piece and of which piece
+     */
+    public record Provenance(
+            String origin, String supplier, LocalDate arrivedOn, String inspection, UUID batch, Integer piece) {}
+
+    /**
+     * What it bears.
+     *
+     * @param pieces now, counted or estimated; null where nobody has ever counted
+     * @param estimated whether that is estimated from the last harvest and regrowth
+     * @param regrowth from what it is reckoned
+     */
+    public record Bears(Integer pieces, boolean estimated, Regrowth regrowth) {}
+
+    /** How it is, until when it is kept apart (or null), and when its rest was seen to be over (or null). */
+    public record Condition(StockState state, LocalDate quarantineUntil, LocalDate restSeenOn) {}
+
+    public StockState state() {
+        return condition.state();
+    }
+
+    public LocalDate quarantineUntil() {
+        return condition.quarantineUntil();
+    }
+
+    public Integer piecesNow() {
+        return bears.pieces();
+    }
+
+    public Regrowth regrowth() {
+        return bears.regrowth();
+    }
+
     /** Whether it is in quarantine on the day. */
     public boolean isQuarantined(LocalDate day) {
-        return quarantineUntil != null && day.isBefore(quarantineUntil);
+        return quarantineUntil() != null && day.isBefore(quarantineUntil());
     }
 
     public boolean isLot() {
@@ -47,7 +76,7 @@ public record StockPlantView(
 
     /** Whether nothing more can come of it. */
     public boolean isRetired() {
-        return state == StockState.RETIRED;
+        return state() == StockState.RETIRED;
     }
 
     /** Everything that speaks against taking pieces on the day; a licence may be noted with the plan. */
@@ -57,13 +86,13 @@ public record StockPlantView(
                 new MayCut.Plant(
                         plant.protection().rule(),
                         licence,
-                        origin,
+                        came.origin(),
                         plant.nameSure(),
                         plant.confirmWhen(),
-                        quarantineUntil,
-                        regrowth.restsUntil().orElse(null),
+                        quarantineUntil(),
+                        regrowth().restsUntil().orElse(null),
                         // A lot is bought asleep as a rule; that is no reason against planting it.
-                        isLot() && state == StockState.DORMANT ? MayCut.Condition.GROWING : state.condition(),
+                        isLot() && state() == StockState.DORMANT ? MayCut.Condition.GROWING : state().condition(),
                         plant.flowersOnce()),
                 MayCut.Purpose.SALE,
                 day);

@@ -1,6 +1,7 @@
 package garden.vivarium.app.story;
 
 import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.stock.Stock;
@@ -71,7 +72,7 @@ class Families {
         }
         Map<UUID, UUID> parents = new HashMap<>();
         kin.values().forEach(k -> parents.put(k.id(), k.fromBatchId() != null ? k.fromBatchId() : k.stockPlantId()));
-        plants.values().forEach(p -> parents.put(p.id(), p.fromBatch()));
+        plants.values().forEach(p -> parents.put(p.id(), p.came().batch()));
         UUID eldest = eldest(id, parents);
         Set<UUID> members = descendants(eldest, parents);
         List<FamilyTree.Member> family = new ArrayList<>();
@@ -163,7 +164,10 @@ class Families {
                                 batch.way().method(),
                                 says.day(batch.takenOn()),
                                 batch.came().piecesPerPot() > 1
-                                        ? ", %d to a pot".formatted(batch.came().piecesPerPot())
+                                        ? Messages.text(
+                                                "Families.pot",
+                                                "piecesPerPot",
+                                                batch.came().piecesPerPot())
                                         : ""),
                 "/batches/" + batch.code(),
                 l.branchStuck(),

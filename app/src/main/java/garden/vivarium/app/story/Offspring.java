@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlantView;
@@ -55,7 +56,8 @@ class Offspring {
         BatchView batch = batches.find(code);
         refuseBlank("place", place);
         if (piece != null && (piece < 1 || piece > batch.stuck())) {
-            throw new InvalidField("piece", "%s has pieces 1 to %d.".formatted(code, batch.stuck()));
+            throw new InvalidField(
+                    "piece", Messages.text("Offspring.has.pieces", "code", code, "stuck", batch.stuck()));
         }
         return stock.add(
                 new StockPlantForm(
@@ -63,11 +65,8 @@ class Offspring {
                         plant(batch).group(),
                         Protection.FREE,
                         "young plant of " + code,
-                        place.strip(),
-                        Climate.HEATED,
-                        null,
-                        StockState.GROWING,
-                        null,
+                        new StockPlantForm.Stands(place.strip(), Climate.HEATED),
+                        new StockPlantForm.Condition(null, StockState.GROWING, null),
                         null),
                 batch.id(),
                 piece);
@@ -92,7 +91,8 @@ class Offspring {
         Protocol protocol = protocols.current(way).orElseThrow(() -> new NotFound("no such way"));
         refuseBlank("where", where);
         if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
-            throw new InvalidField("cutOn", "%s was stuck on %s; give a later day.".formatted(code, batch.stuckOn()));
+            throw new InvalidField(
+                    "cutOn", Messages.text("Offspring.was.stuck.give.later", "code", code, "stuckOn", batch.stuckOn()));
         }
         List<MayCut.Finding> findings = mayCut(batch, cutOn);
         findings.stream()
@@ -128,7 +128,8 @@ class Offspring {
 
     private static void refuseBlank(String field, String value) {
         if (value == null || value.isBlank() || value.length() > LONGEST_PLACE) {
-            throw new InvalidField(field, "Say where it stands, in 1 to %d characters.".formatted(LONGEST_PLACE));
+            throw new InvalidField(
+                    field, Messages.text("Offspring.say.where.stands.characters", "longestPlace", LONGEST_PLACE));
         }
     }
 }

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -62,7 +63,8 @@ class OffspringController {
             RedirectAttributes next) {
         return FormActions.runAndGo(next, "/batches/" + code + "/offspring", () -> {
             StockPlantView kept = offspring.keep(code, place, piece);
-            return new FormActions.Result("Kept as %s.".formatted(kept.code()), "/stock/" + kept.id());
+            return new FormActions.Result(
+                    Messages.text("OffspringController.kept.as", "code", kept.code()), "/stock/" + kept.id());
         });
     }
 

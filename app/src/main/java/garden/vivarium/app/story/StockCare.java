@@ -3,6 +3,7 @@ package garden.vivarium.app.story;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
@@ -40,7 +41,7 @@ class StockCare {
     Quarantine quarantine(UUID id, Quarantine.Pest pest, LocalDate start) {
         if (start.isBefore(today.date().minusYears(1))
                 || start.isAfter(today.date().plusYears(1))) {
-            throw new InvalidField("start", "%s is not within a year of today; give a nearer day.".formatted(start));
+            throw new InvalidField("start", Messages.text("StockCare.not.within.year.today", "start", start));
         }
         StockPlantView plant = plant(id);
         Quarantine course = new Quarantine(pest, start);
@@ -66,7 +67,8 @@ class StockCare {
     @Transactional
     void did(UUID id, String what, LocalDate doneOn, int askAfter) {
         if (askAfter < 0 || askAfter > LONGEST_WAIT_DAYS) {
-            throw new InvalidField("askAfter", "Ask after 0 to %d days.".formatted(LONGEST_WAIT_DAYS));
+            throw new InvalidField(
+                    "askAfter", Messages.text("StockCare.ask.after.days", "longestWaitDays", LONGEST_WAIT_DAYS));
         }
         care.did(subject(plant(id)), what, null, null, doneOn, askAfter);
     }

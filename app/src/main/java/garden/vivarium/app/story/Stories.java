@@ -3,6 +3,7 @@ package garden.vivarium.app.story;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
@@ -72,14 +73,13 @@ class Stories {
         return new StorySheet(
                 plant,
                 group,
-                plant.regrowth().bears(day),
-                plant.regrowth().mayTake(day, false),
-                plant.regrowth().restsUntil(),
-                plant.regrowth().working(day),
-                plant.mayCut(day, null),
-                harvests,
-                looks,
-                recovery(harvests, looks),
+                new StorySheet.Cutting(
+                        plant.regrowth().bears(day),
+                        plant.regrowth().mayTake(day, false),
+                        plant.regrowth().restsUntil(),
+                        plant.regrowth().working(day),
+                        plant.mayCut(day, null)),
+                new StorySheet.Past(harvests, looks, recovery(harvests, looks)),
                 own.stream()
                         .sorted(Comparator.comparing(BatchBook.Kin::takenOn).reversed())
                         .toList(),
@@ -89,7 +89,7 @@ class Stories {
                         .map(s -> gave(s, byPlant.getOrDefault(s.id(), List.of()), usual))
                         .toList(),
                 care.of(id),
-                kin.stream().filter(k -> k.id().equals(plant.fromBatch())).findFirst(),
+                kin.stream().filter(k -> k.id().equals(plant.came().batch())).findFirst(),
                 offspring(all, own));
     }
 
@@ -97,7 +97,7 @@ class Stories {
     private static List<StockPlantView> offspring(List<StockPlantView> all, List<BatchBook.Kin> own) {
         List<UUID> ids = own.stream().map(BatchBook.Kin::id).toList();
         return all.stream()
-                .filter(s -> s.fromBatch() != null && ids.contains(s.fromBatch()))
+                .filter(s -> s.came().batch() != null && ids.contains(s.came().batch()))
                 .toList();
     }
 
@@ -107,16 +107,19 @@ class Stories {
                     .filter(l -> l.shoots() != null && !l.lookedOn().isBefore(cut.cutOn()))
                     .sorted(Comparator.comparing(StockLookView::lookedOn))
                     .toList();
-            String cutOn = "Cut hard on %s, %d pieces.".formatted(says.day(cut.cutOn()), cut.pieces());
+            String cutOn =
+                    Messages.text("Stories.cut.hard.pieces", "cutOn", says.day(cut.cutOn()), "pieces", cut.pieces());
             return since.isEmpty()
                     ? cutOn + " Nobody has counted new shoots since."
                     : cutOn
                             + since.stream()
-                                    .map(l -> " Day %d: %s."
-                                            .formatted(
-                                                    l.lookedOn().toEpochDay()
-                                                            - cut.cutOn().toEpochDay(),
-                                                    says.count(l.shoots(), "new shoot", "new shoots")))
+                                    .map(l -> Messages.text(
+                                            "Stories.day",
+                                            "toEpochDay",
+                                            l.lookedOn().toEpochDay()
+                                                    - cut.cutOn().toEpochDay(),
+                                            "shoots",
+                                            l.shoots()))
                                     .collect(Collectors.joining());
         });
     }

@@ -2,6 +2,7 @@ package garden.vivarium.app.story;
 
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
@@ -9,7 +10,6 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
@@ -81,7 +81,12 @@ class StoryController {
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
             StockPlantView plant = stock.look(id, lookedOn, pieces, shoots, state, note);
-            return "%s looked at: %s.".formatted(plant.code(), plant.state().words());
+            return Messages.text(
+                    "StoryController.looked.at",
+                    "code",
+                    plant.code(),
+                    "state",
+                    plant.state().words());
         });
     }
 
@@ -96,10 +101,16 @@ class StoryController {
             today.refuseFuture("cutOn", cutOn);
             if (pieces < 1 || pieces > Limits.MOST_FROM_ONE_PLANT) {
                 throw new InvalidField(
-                        "pieces", Text.of("%,d cannot be cut; give 1 to %,d.", pieces, Limits.MOST_FROM_ONE_PLANT));
+                        "pieces",
+                        Messages.text(
+                                "StoryController.cannot.cut.give",
+                                "pieces",
+                                pieces,
+                                "mostFromOnePlant",
+                                Limits.MOST_FROM_ONE_PLANT));
             }
             stock.cut(id, pieces, cutOn, hard);
-            return "%d cut.".formatted(pieces);
+            return Messages.text("StoryController.cut", "pieces", pieces);
         });
     }
 
@@ -135,8 +146,8 @@ class StoryController {
         next.addFlashAttribute(
                 "said",
                 notYet
-                        ? "%s: not yet; the round asks again.".formatted(plant.code())
-                        : "%s has woken.".formatted(plant.code()));
+                        ? Messages.text("StoryController.not.yet.round.asks", "code", plant.code())
+                        : Messages.text("StoryController.has.woken", "code", plant.code()));
         return "redirect:/round";
     }
 

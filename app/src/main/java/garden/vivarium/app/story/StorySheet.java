@@ -19,14 +19,8 @@ import java.util.stream.Stream;
  *
  * @param plant the plant
  * @param group its group
- * @param bearing what it bears now, where anybody has ever counted
- * @param mayTake pieces that should be taken at most now
- * @param restsUntil first day on which it may be cut again, where it was ever cut
- * @param working how those came about
- * @param findings what speaks against cutting it today
- * @param harvests what was cut
- * @param looks what was seen of it
- * @param recovery new shoots counted since the last hard cut, in words; empty where there was none
+ * @param cutting whether and how much may be cut today
+ * @param past what was cut and seen of it
  * @param batches batches taken from it, the last first
  * @param gave what it gave
  * @param sisters what other stock plants of the same plant gave
@@ -37,20 +31,39 @@ import java.util.stream.Stream;
 record StorySheet(
         StockPlantView plant,
         PlantGroup group,
-        Optional<Regrowth.Bearing> bearing,
-        Optional<Integer> mayTake,
-        Optional<LocalDate> restsUntil,
-        Working working,
-        List<MayCut.Finding> findings,
-        List<HarvestView> harvests,
-        List<StockLookView> looks,
-        Optional<String> recovery,
+        Cutting cutting,
+        Past past,
         List<BatchBook.Kin> batches,
         StockYield gave,
         List<StockYield> sisters,
         List<CareView> care,
         Optional<BatchBook.Kin> parent,
         List<StockPlantView> offspring) {
+
+    /**
+     * Whether and how much may be cut today.
+     *
+     * @param bearing what it bears now, where anybody has ever counted
+     * @param mayTake pieces that should be taken at most now
+     * @param restsUntil first day on which it may be cut again, where it was ever cut
+     * @param working how those came about
+     * @param findings what speaks against cutting it
+     */
+    record Cutting(
+            Optional<Regrowth.Bearing> bearing,
+            Optional<Integer> mayTake,
+            Optional<LocalDate> restsUntil,
+            Working working,
+            List<MayCut.Finding> findings) {}
+
+    /**
+     * What was cut and seen of it.
+     *
+     * @param harvests what was cut
+     * @param looks what was seen
+     * @param recovery new shoots counted since the last hard cut, in words; empty where there was none
+     */
+    record Past(List<HarvestView> harvests, List<StockLookView> looks, Optional<String> recovery) {}
 
     /** What it gave, and below it what its sisters gave. */
     public List<StockYield> beside() {

@@ -2,6 +2,7 @@ package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.evidence.CurveBand;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
@@ -46,7 +47,7 @@ class Technique {
         return record.ways().entrySet().stream()
                 .map(e -> line(record, e.getKey(), e.getValue()))
                 .sorted(Comparator.comparing((WayLine l) -> l.way().plant())
-                        .thenComparing(l -> -l.pieces())
+                        .thenComparing(l -> -l.done().pieces())
                         .thenComparing(l -> l.way().words()))
                 .toList();
     }
@@ -82,14 +83,15 @@ class Technique {
                 WayKey.of(way).text(),
                 guide.method(way.method()).map(Method::doing).orElse("strike"),
                 way,
-                batches.size(),
-                batches.stream().mapToLong(WayBatch::stuck).sum(),
-                batches.stream().mapToLong(WayBatch::kept).sum(),
-                batches.stream().mapToLong(WayBatch::running).sum(),
+                new WayLine.Done(
+                        batches.size(),
+                        batches.stream().mapToLong(WayBatch::stuck).sum(),
+                        batches.stream().mapToLong(WayBatch::kept).sum(),
+                        batches.stream().mapToLong(WayBatch::running).sum()),
                 record.strike(way),
                 record.ready(way),
-                record.strike(way).guideRate(),
-                record.guide(way).ready());
+                new WayLine.ByGuide(
+                        record.strike(way).guideRate(), record.guide(way).ready()));
     }
 
     /** The lines by their keys. */
@@ -108,8 +110,14 @@ class Technique {
                 .stream()
                 .filter(e -> !e.getValue().get(0).equals(e.getValue().get(1)))
                 .sorted(Map.Entry.comparingByKey())
-                .map(e -> "%s: %s or %s"
-                        .formatted(e.getKey(), e.getValue().get(0), e.getValue().get(1)))
+                .map(e -> Messages.text(
+                        "Technique.or",
+                        "key",
+                        e.getKey(),
+                        "value",
+                        e.getValue().get(0),
+                        "valueThen",
+                        e.getValue().get(1)))
                 .toList();
     }
 

@@ -31,8 +31,9 @@ class TechniqueController {
         model.addAttribute("young", record.isYoung());
         model.addAttribute("spread", record.spread());
         model.addAttribute("speed", record.speed());
-        Optional<WayLine> first =
-                Technique.find(lines, a).or(() -> lines.stream().max(Comparator.comparingInt(WayLine::batches)));
+        Optional<WayLine> first = Technique.find(lines, a)
+                .or(() ->
+                        lines.stream().max(Comparator.comparingInt(l -> l.done().batches())));
         Optional<WayLine> second = Technique.find(lines, b).filter(l -> !l.equals(first.orElse(null)));
         List<CurveDrawing> curves = new ArrayList<>();
         first.flatMap(l -> technique.curve(record, l.way())).ifPresent(curves::add);

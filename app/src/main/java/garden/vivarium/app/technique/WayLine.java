@@ -11,27 +11,19 @@ import garden.vivarium.core.timing.Window;
  * @param key its name in addresses
  * @param doing what its pieces do: strike, or take
  * @param way what it is
- * @param batches batches done so
- * @param pieces pieces stuck in them
- * @param ready of which became ready
- * @param running of which may yet
+ * @param done batches and pieces done so
  * @param strike mean rate with its evidence
  * @param time days to ready
- * @param guideRate what the guide said
- * @param guideReady what the guide said of days to ready
+ * @param guide what the guide said
  */
 public record WayLine(
-        String key,
-        String doing,
-        Way way,
-        int batches,
-        long pieces,
-        long ready,
-        long running,
-        StrikeRate strike,
-        RootingTime time,
-        double guideRate,
-        Window guideReady) {
+        String key, String doing, Way way, Done done, StrikeRate strike, RootingTime time, ByGuide guide) {
+
+    /** Batches done so, pieces stuck in them, of which became ready, of which may yet. */
+    public record Done(int batches, long pieces, long ready, long running) {}
+
+    /** The guide's rate and days to ready. */
+    public record ByGuide(double rate, Window ready) {}
 
     public double low() {
         return strike.quantile(0.05);

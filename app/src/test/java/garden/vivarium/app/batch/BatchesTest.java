@@ -124,7 +124,7 @@ class BatchesTest {
         look(batch, look);
         look(batch, look);
 
-        assertThat(in(() -> sheets.of(batch.code()).checks())).hasSize(1);
+        assertThat(in(() -> sheets.of(batch.code()).done().checks())).hasSize(1);
     }
 
     @Test
@@ -141,7 +141,7 @@ class BatchesTest {
         assertThatThrownBy(() -> look(batch, Growing.count(TODAY.minusDays(21), 0, 0)))
                 .isInstanceOf(LookRefused.class)
                 .hasMessageContaining("before the day stuck");
-        assertThat(in(() -> sheets.of(batch.code()).checks())).hasSize(1);
+        assertThat(in(() -> sheets.of(batch.code()).done().checks())).hasSize(1);
         assertThat(find(batch).counts().ready()).isEqualTo(5);
     }
 
@@ -150,12 +150,12 @@ class BatchesTest {
         BatchView batch = stuck(TODAY.minusDays(20));
         look(batch, Growing.count(TODAY.minusDays(10), 2, 0));
         look(batch, Growing.count(TODAY.minusDays(3), 9, 0));
-        UUID last = in(() -> sheets.of(batch.code()).checks().get(0).id());
+        UUID last = in(() -> sheets.of(batch.code()).done().checks().get(0).id());
 
         BatchView after = in(() -> batches.takeBack(batch.code(), last));
 
         assertThat(after.counts().ready()).isEqualTo(2);
-        assertThat(in(() -> sheets.of(batch.code()).checks()))
+        assertThat(in(() -> sheets.of(batch.code()).done().checks()))
                 .hasSize(2)
                 .first()
                 .satisfies(c -> assertThat(c.isWithdrawn()).isTrue());
@@ -195,7 +195,7 @@ class BatchesTest {
         assertThat(tasks(batch)).containsExactly(Task.Kind.SETTLE);
         assertThat(find(batch).closedOn()).isNull();
 
-        UUID move = in(() -> sheets.of(batch.code()).pottings().get(0).id());
+        UUID move = in(() -> sheets.of(batch.code()).done().pottings().get(0).id());
         assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), move, TODAY, 11)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("give 0 to 10");
@@ -255,7 +255,7 @@ class BatchesTest {
 
         assertThat(in(() -> batches.giveUp(batch.code(), TODAY)).counts().lost())
                 .isEqualTo(3);
-        UUID given = in(() -> sheets.of(batch.code()).checks().get(0).id());
+        UUID given = in(() -> sheets.of(batch.code()).done().checks().get(0).id());
         assertThat(in(() -> batches.takeBack(batch.code(), given)).counts().pending())
                 .isEqualTo(3);
     }
@@ -359,7 +359,7 @@ class BatchesTest {
         assertThat(tally(over).with(Outcome.GIVEN_UP)).isEqualTo(Map.of(Interval.givenUp(77, 80), 3L));
         assertThat(tally(over).total(Outcome.LOST)).isEqualTo(2);
         Ribbon ribbon = in(() -> sheets.of(jar.code())).row().ribbon();
-        assertThat(ribbon.seenLost().get(ribbon.seenLost().size() - 1).get(1))
+        assertThat(ribbon.seen().lost().get(ribbon.seen().lost().size() - 1).get(1))
                 .as("the ribbon draws them as gone")
                 .isEqualTo(5);
     }

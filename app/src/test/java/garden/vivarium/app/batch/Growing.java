@@ -26,11 +26,8 @@ public final class Growing {
                 "soft",
                 Protection.FREE,
                 "raised here",
-                "Bench",
-                Climate.HEATED,
-                80,
-                StockState.GROWING,
-                null,
+                new StockPlantForm.Stands("Bench", Climate.HEATED),
+                new StockPlantForm.Condition(80, StockState.GROWING, null),
                 null));
     }
 

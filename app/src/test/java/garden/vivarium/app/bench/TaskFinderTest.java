@@ -206,11 +206,10 @@ class TaskFinderTest {
                 new Way("Fuchsia ‘Skerry Lantern’", "soft", PLUGS.method(), PLUGS.medium(), "hormone 0.3%"),
                 done,
                 new Taking(STUCK, 24, STUCK, 24),
-                STUCK,
+                new BatchView.Clock(STUCK, new SeasonFactors(slower, 1)),
                 new Vessel(4, 6, null, 3),
                 Material.UNKNOWN,
                 Guess.NONE,
-                new SeasonFactors(slower, 1),
                 new Progress(counts, moved, moved, 0, new Progress.Seen(lastLook, lastLook, null, firm), null),
                 1);
     }

@@ -22,7 +22,7 @@ class BuildUpsTest extends AtANursery {
                 buildUps.reckon(fuchsia, new BuildUpForm(fuchsia.id(), 500, TODAY.plusDays(700), 2, 12, null, null)));
 
         assertThat(answer.way().key()).isEqualTo("tip-in-plugs");
-        assertThat(answer.known().stock()).isEqualTo(2);
+        assertThat(answer.known().stock().plants()).isEqualTo(2);
         assertThat(answer.best().middle()).isPresent();
         assertThat(answer.best().keeps()).isNotEmpty();
         assertThatThrownBy(() -> in(() -> buildUps.reckon(

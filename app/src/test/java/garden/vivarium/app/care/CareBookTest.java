@@ -49,7 +49,9 @@ class CareBookTest extends AtANursery {
         run(() -> care.done(second.id()));
         assertThat(in(() -> care.asking(TODAY.plusDays(18)))).isEmpty();
         assertThat(in(() -> care.asking(TODAY.plusDays(19)))).hasSize(1);
-        assertThat(in(() -> care.of(fuchsia.id()))).hasSize(2).allMatch(c -> c.doneOn() != null);
+        assertThat(in(() -> care.of(fuchsia.id())))
+                .hasSize(2)
+                .allMatch(c -> c.days().done() != null);
     }
 
     @ParameterizedTest

@@ -87,7 +87,7 @@ class RecordsTest {
         assertThat(preview.faults()).isEmpty();
         assertThat(preview.makes()).extracting(Preview.PreviewRow::name).containsExactly("A1", "A2");
         assertThat(preview.makes()).extracting(Preview.PreviewRow::newPlant).containsExactly(true, false);
-        assertThat(preview.makes().get(0).stands()).isEqualTo("17 ready, 3 lost by 2025-05-25");
+        assertThat(preview.makes().get(0).stands()).isEqualTo("17 ready, 3 lost by Sun 25 May 2025");
         assertThat(in(() -> evidence.record().ways())).isEmpty();
 
         assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(5);

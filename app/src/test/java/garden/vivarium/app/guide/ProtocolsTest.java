@@ -88,10 +88,10 @@ class ProtocolsTest extends AtANursery {
         run(() -> protocols.withdraw(first.key(), true));
 
         BatchSheet after = in(() -> sheets.of(batch.code()));
-        assertThat(after.protocol()).contains(first);
+        assertThat(after.way().protocol()).contains(first);
         assertThat(after.row().tasks()).isEqualTo(before.row().tasks());
         assertThat(after.expected()).isEqualTo(before.expected());
-        assertThat(after.signs()).isEqualTo(before.signs());
+        assertThat(after.way().signs()).isEqualTo(before.way().signs());
         assertThat(in(() -> protocols.own()))
                 .as("withdrawn, it is offered no longer")
                 .isEmpty();

@@ -56,12 +56,13 @@ class OutcomesTest extends AtANursery {
                 NewBatch.by(way)
                         .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
                         .onPlan(plan.id())
-                        .taken(TODAY.minusDays(9), plan.take())
-                        .stuck(TODAY.minusDays(9), plan.take())
+                        .taken(TODAY.minusDays(9), plan.start().take())
+                        .stuck(TODAY.minusDays(9), plan.start().take())
                         .made()));
         assertThat(in(outcomes::book).plans()).as("its day is to come").isEmpty();
 
-        run(() -> batches.look(batch.code(), Growing.count(TODAY, 0, plan.take())));
+        run(() ->
+                batches.look(batch.code(), Growing.count(TODAY, 0, plan.start().take())));
         Outcomes.Outcome outcome = in(outcomes::book).plans().get(0);
         assertThat(outcome.came()).isZero();
         assertThat(outcome.met()).hasValue(0);

@@ -90,23 +90,12 @@ public abstract class AtANursery {
     protected StockPlantView plant(
             String name, String group, int pieces, StockKind kind, StockState state, Climate climate) {
         return in(() -> stock.add(new StockPlantForm(
-                name,
-                group,
-                Protection.FREE,
-                null,
-                false,
-                null,
-                false,
+                new StockPlantForm.Name(name, group, false, null, false),
+                new StockPlantForm.Rights(Protection.FREE, null),
                 kind,
-                "raised here",
-                null,
-                null,
-                null,
-                "Bench, " + climate.words(),
-                climate,
-                pieces,
-                state,
-                null,
+                new StockPlantForm.Came("raised here", null, null, null),
+                new StockPlantForm.Stands("Bench, " + climate.words(), climate),
+                new StockPlantForm.Condition(pieces, state, null),
                 null)));
     }
 

@@ -31,9 +31,9 @@ class MakingsTest extends AtANursery {
         assertThat(rows)
                 .allSatisfy(r -> assertThat(r.minutes())
                         .isEqualTo(2 * r.protocol().figures().minutesPerTen()));
-        int days = rows.get(0).ribbon().days();
+        int days = rows.get(0).ribbon().scale().days();
         assertThat(rows)
                 .as("one axis for all")
-                .allSatisfy(r -> assertThat(r.ribbon().days()).isEqualTo(days));
+                .allSatisfy(r -> assertThat(r.ribbon().scale().days()).isEqualTo(days));
     }
 }

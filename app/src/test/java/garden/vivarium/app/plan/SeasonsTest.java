@@ -49,11 +49,8 @@ class SeasonsTest extends AtANursery {
                         "soft",
                         Protection.FREE,
                         null,
-                        "There",
-                        climate,
-                        200,
-                        StockState.GROWING,
-                        null,
+                        new StockPlantForm.Stands("There", climate),
+                        new StockPlantForm.Condition(200, StockState.GROWING, null),
                         null)));
         PlanForm aim = PlanForm.of(parent.id(), 24, start.plusDays(90), 90, start, "tip-in-plugs", null, null);
 

@@ -25,12 +25,14 @@ class SplitTest extends AtANursery {
         List<PlanView> made = in(plans::waiting);
 
         assertThat(made).hasSize(2);
-        assertThat(made.get(0).splitId()).isNotNull().isEqualTo(made.get(1).splitId());
-        assertThat(made).extracting(PlanView::startOn).containsExactly(TODAY, TODAY.plusDays(5));
-        assertThat(made).allSatisfy(p -> assertThat(p.chance()).isGreaterThanOrEqualTo(0.8));
+        assertThat(made.get(0).standing().splitId())
+                .isNotNull()
+                .isEqualTo(made.get(1).standing().splitId());
+        assertThat(made).extracting(p -> p.start().on()).containsExactly(TODAY, TODAY.plusDays(5));
+        assertThat(made).allSatisfy(p -> assertThat(p.start().chance()).isGreaterThanOrEqualTo(0.8));
         Split split = in(() -> ways.split(fuchsia, form).orElseThrow());
         assertThat(made)
-                .extracting(PlanView::take)
+                .extracting(p -> p.start().take())
                 .containsExactly(split.hedge().first(), split.hedge().second());
     }
 
@@ -79,7 +81,7 @@ class SplitTest extends AtANursery {
                 old.id());
         PlanView now = in(() -> plans.commit(changed));
 
-        assertThat(in(() -> plans.find(old.id())).state()).isEqualTo(PlanState.DROPPED);
+        assertThat(in(() -> plans.find(old.id())).standing().state()).isEqualTo(PlanState.DROPPED);
         assertThat(in(plans::waiting)).extracting(PlanView::id).containsExactly(now.id());
         assertThatThrownBy(() -> in(() -> plans.commit(changed)))
                 .isInstanceOf(InvalidField.class)

@@ -101,21 +101,21 @@ class FormsTest extends AtANursery {
                         .with(user(grower))
                         .with(csrf())
                         .param("once", id)
-                        .param("_nameUnsure", "on")
-                        .param("_flowersOnce", "on"))
+                        .param("_name.nameUnsure", "on")
+                        .param("_name.flowersOnce", "on"))
                 .andExpect(status().isOk())
                 .andExpect(content().string(Matchers.containsString("Say which plant it is")));
         pages.perform(post("/stock")
                         .with(user(grower))
                         .with(csrf())
                         .param("once", id)
-                        .param("plant", "Sage ‘Lighter Grey’")
-                        .param("group", "soft")
-                        .param("protection", "FREE")
-                        .param("place", "Bench")
-                        .param("state", "GROWING")
-                        .param("_nameUnsure", "on")
-                        .param("_flowersOnce", "on"))
+                        .param("name.plant", "Sage ‘Lighter Grey’")
+                        .param("name.group", "soft")
+                        .param("rights.protection", "FREE")
+                        .param("stands.place", "Bench")
+                        .param("condition.state", "GROWING")
+                        .param("_name.nameUnsure", "on")
+                        .param("_name.flowersOnce", "on"))
                 .andExpect(redirectedUrl("/stock"));
     }
 
@@ -143,13 +143,13 @@ class FormsTest extends AtANursery {
                         .with(user(grower))
                         .with(csrf())
                         .param("seen", fuchsia.seen())
-                        .param("plant", fuchsia.plant().name())
-                        .param("group", "soft")
-                        .param("protection", "FREE")
-                        .param("place", "Elsewhere")
-                        .param("state", "GROWING")
-                        .param("_nameUnsure", "on")
-                        .param("_flowersOnce", "on"))
+                        .param("name.plant", fuchsia.plant().name())
+                        .param("name.group", "soft")
+                        .param("rights.protection", "FREE")
+                        .param("stands.place", "Elsewhere")
+                        .param("condition.state", "GROWING")
+                        .param("_name.nameUnsure", "on")
+                        .param("_name.flowersOnce", "on"))
                 .andExpect(status().isConflict())
                 .andExpect(content().string(Matchers.containsString(fuchsia.code() + " now stands in")));
         assertThat(in(() -> stock.find(fuchsia.id()).orElseThrow()).place().name())
@@ -161,8 +161,8 @@ class FormsTest extends AtANursery {
         "/batches/{code}/move, movedOn",
         "/batches/{code}/counts, lookedOn",
         "/batches/{code}/recut, cutOn",
-        "/stock, arrivedOn",
-        "/stock, quarantineUntil",
+        "/stock, came.arrivedOn",
+        "/stock, condition.quarantineUntil",
         "/stock/{stock}/cut, cutOn",
         "/stock/{stock}/look, lookedOn",
         "/plan, due",

@@ -70,7 +70,7 @@ class WordsTest {
         assertThat(rules).hasSizeGreaterThan(100);
 
         assertThat(ResourceBundle.getBundle("messages", Locale.ROOT).keySet().stream()
-                        .filter(k -> Character.isUpperCase(k.charAt(0)) && !k.startsWith("Field."))
+                        .filter(k -> k.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?") && !k.startsWith("Field."))
                         .map(k -> k.replaceAll("\\.(figures|remedy)$", "")))
                 .isSubsetOf(rules);
     }

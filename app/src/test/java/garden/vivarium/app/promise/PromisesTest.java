@@ -126,7 +126,7 @@ class PromisesTest extends AtANursery {
         assertThatThrownBy(() -> in(() -> promises.give(share, 7))).hasMessageContaining("give 1 to 6");
         assertThat(in(() -> promises.give(share, 6))).contains("kept");
         assertThat(in(promiseBook::lines)).isEmpty();
-        assertThat(in(promiseBook::past)).extracting(PromiseView::state).containsExactly(PromiseState.KEPT);
+        assertThat(in(promiseBook::past)).extracting(p -> p.standing().state()).containsExactly(PromiseState.KEPT);
 
         PromiseView next = promise("Market", 5, TODAY.plusDays(90));
         assertThat(line().free()).as("what was given stays gone").isEqualTo(free - 5);
@@ -156,7 +156,7 @@ class PromisesTest extends AtANursery {
         assertThat(in(promiseBook::atRisk)).hasSize(1);
 
         PlanView plan = in(() -> promises.topUp(fair.id()));
-        assertThat(plan.take()).isEqualTo(before.advice().get().take());
+        assertThat(plan.start().take()).isEqualTo(before.advice().get().take());
         PlantPromises.Judged planned = judged(fair);
         assertThat(planned.chance()).isCloseTo(before.advice().get().chance(), within(0.005));
         assertThat(planned.isShort()).isFalse();
@@ -184,7 +184,8 @@ class PromisesTest extends AtANursery {
         PlanView plan = in(() -> promises.topUp(fair.id()));
 
         assertThat(in(() -> plans.drop(plan.id())))
-                .contains(fuchsia.code() + " keeps its %d pieces".formatted(plan.take()))
+                .contains(fuchsia.code()
+                        + " keeps its %d pieces".formatted(plan.start().take()))
                 .contains("Spring fair drew on it");
         assertThat(judged(fair).isShort()).isTrue();
     }
@@ -231,8 +232,8 @@ class PromisesTest extends AtANursery {
         return NewBatch.by(way)
                 .of(fuchsia.plant(), fuchsia.id(), fuchsia.place().id())
                 .onPlan(plan.id())
-                .taken(TODAY, plan.take())
-                .stuck(TODAY, plan.take())
+                .taken(TODAY, plan.start().take())
+                .stuck(TODAY, plan.start().take())
                 .made();
     }
 

@@ -41,7 +41,7 @@ class RescuesTest extends AtANursery {
         assertThat(made).isEqualTo(choices.get(0).rescue().shares().size());
         assertThat(in(plans::waiting))
                 .hasSize(made)
-                .allSatisfy(p -> assertThat(p.reason()).isEqualTo("rescue"));
+                .allSatisfy(p -> assertThat(p.start().reason()).isEqualTo("rescue"));
     }
 
     @ParameterizedTest

@@ -35,12 +35,12 @@ class StoriesTest extends AtANursery {
         run(() -> stock.cut(counted.id(), 26, TODAY.minusDays(21), false));
 
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
-        assertThat(sheet.bearing().orElseThrow().estimated()).isTrue();
+        assertThat(sheet.cutting().bearing().orElseThrow().estimated()).isTrue();
         // 54 left, and of 26 cut half regrown after 21 of 42 days.
-        assertThat(sheet.bearing().orElseThrow().pieces()).isEqualTo(67);
-        assertThat(sheet.restsUntil()).contains(TODAY);
-        assertThat(sheet.mayTake()).as("a third of what it bears").contains(22);
-        assertThat(sheet.harvests())
+        assertThat(sheet.cutting().bearing().orElseThrow().pieces()).isEqualTo(67);
+        assertThat(sheet.cutting().restsUntil()).contains(TODAY);
+        assertThat(sheet.cutting().mayTake()).as("a third of what it bears").contains(22);
+        assertThat(sheet.past().harvests())
                 .singleElement()
                 .satisfies(h -> assertThat(h.hard()).isFalse());
     }
@@ -50,21 +50,21 @@ class StoriesTest extends AtANursery {
         run(() -> stock.cut(fuchsia.id(), 27, TODAY, false));
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
 
-        assertThat(sheet.harvests())
+        assertThat(sheet.past().harvests())
                 .singleElement()
                 .satisfies(h -> assertThat(h.hard()).isTrue());
-        assertThat(sheet.restsUntil()).as("twice the rest").contains(TODAY.plusDays(42));
+        assertThat(sheet.cutting().restsUntil()).as("twice the rest").contains(TODAY.plusDays(42));
     }
 
     @Test
     void recoveryAfterAHardCutIsCountedInShoots() {
         run(() -> stock.cut(fuchsia.id(), 70, TODAY.minusDays(30), true));
-        assertThat(in(() -> stories.sheet(fuchsia.id())).recovery().orElseThrow())
+        assertThat(in(() -> stories.sheet(fuchsia.id())).past().recovery().orElseThrow())
                 .contains("Nobody has counted new shoots");
         run(() -> stock.look(fuchsia.id(), TODAY.minusDays(12), null, 5, StockState.GROWING, null));
         run(() -> stock.look(fuchsia.id(), TODAY.minusDays(2), null, 14, StockState.GROWING, null));
 
-        assertThat(in(() -> stories.sheet(fuchsia.id())).recovery().orElseThrow())
+        assertThat(in(() -> stories.sheet(fuchsia.id())).past().recovery().orElseThrow())
                 .contains("70 pieces")
                 .contains("Day 18: 5 new shoots.")
                 .endsWith("Day 28: 14 new shoots.");
@@ -77,7 +77,7 @@ class StoriesTest extends AtANursery {
         StockPlantView lot = plant("Lily ‘Storm Glass’", "bulb", 20, StockKind.LOT, StockState.DORMANT, Climate.COLD);
         run(() -> stock.cut(lot.id(), 12, TODAY, false));
         assertThat(in(() -> stock.find(lot.id())).orElseThrow().piecesNow()).isEqualTo(8);
-        assertThat(in(() -> stories.sheet(lot.id())).restsUntil())
+        assertThat(in(() -> stories.sheet(lot.id())).cutting().restsUntil())
                 .as("a lot does not rest")
                 .isEmpty();
         run(() -> stock.cut(lot.id(), 8, TODAY, false));
@@ -156,11 +156,8 @@ class StoriesTest extends AtANursery {
                         batch.group(),
                         Protection.FREE,
                         null,
-                        "Bench",
-                        null,
-                        null,
-                        StockState.GROWING,
-                        null,
+                        new StockPlantForm.Stands("Bench", null),
+                        new StockPlantForm.Condition(null, StockState.GROWING, null),
                         null),
                 batch.id(),
                 piece));

@@ -81,11 +81,8 @@ class BadInputTest extends AtThePages {
                 "soft",
                 Protection.FREE,
                 null,
-                "Bench",
-                Climate.HEATED,
-                0,
-                StockState.GROWING,
-                null,
+                new StockPlantForm.Stands("Bench", Climate.HEATED),
+                new StockPlantForm.Condition(0, StockState.GROWING, null),
                 null)));
         browser.open("/plan?stock=" + bare.id() + "&wanted=12&due=2026-09-01&sure=80");
 
@@ -102,11 +99,8 @@ class BadInputTest extends AtThePages {
                 "soft",
                 Protection.PROTECTED,
                 null,
-                "Bench",
-                Climate.HEATED,
-                90,
-                StockState.GROWING,
-                null,
+                new StockPlantForm.Stands("Bench", Climate.HEATED),
+                new StockPlantForm.Condition(90, StockState.GROWING, null),
                 null)));
         browser.open("/plan?stock=" + guarded.id() + "&wanted=12&due=2026-09-01&sure=80");
         assertThat(browser.text("main")).contains("not propagated for sale without its breeder");
@@ -124,15 +118,12 @@ class BadInputTest extends AtThePages {
                 "soft",
                 Protection.FREE,
                 null,
-                "Bench",
-                Climate.HEATED,
-                90,
-                StockState.IN_FLOWER,
-                TODAY.plusDays(20),
+                new StockPlantForm.Stands("Bench", Climate.HEATED),
+                new StockPlantForm.Condition(90, StockState.IN_FLOWER, TODAY.plusDays(20)),
                 null)));
         browser.open("/plan?stock=" + shut.id() + "&wanted=12&due=2026-09-01&sure=80");
         assertThat(browser.texts(".warning"))
-                .anySatisfy(w -> assertThat(w).contains("In quarantine until 5 July 2026"))
+                .anySatisfy(w -> assertThat(w).contains("In quarantine until Sun 5 Jul"))
                 .anySatisfy(w -> assertThat(w).contains("In flower"));
         browser.press("button[data-key=c]");
         browser.untilText(".error", "say why not");

@@ -48,7 +48,7 @@ class EightFamiliesTest extends AtThePages {
         browser.type("takenOn", cut.toString());
         browser.type("taken", "10");
         if (drying > 0) {
-            assertThat(browser.script("return document.getElementById('later1').checked"))
+            assertThat(browser.script("return document.getElementById('later').checked"))
                     .isEqualTo(true);
         } else {
             browser.type("stuckOn", cut.toString());

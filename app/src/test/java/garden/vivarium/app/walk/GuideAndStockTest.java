@@ -117,8 +117,7 @@ class GuideAndStockTest extends AtThePages {
         browser.press("form[action$='/quarantine'] button");
         browser.untilText(".said", "3 times, every 10 days");
         assertThat(browser.text("section[aria-labelledby=care]")).contains("1 of 3", "2 of 3", "3 of 3");
-        assertThat(browser.texts(".refused"))
-                .anySatisfy(w -> assertThat(w).contains("In quarantine until 15 July 2026"));
+        assertThat(browser.texts(".refused")).anySatisfy(w -> assertThat(w).contains("In quarantine until Wed 15 Jul"));
 
         browser.open("/round");
         browser.press("button[aria-label='Done: " + guest.code() + "']");
@@ -185,11 +184,8 @@ class GuideAndStockTest extends AtThePages {
                                 "soft",
                                 Protection.FREE,
                                 null,
-                                "Bench",
-                                null,
-                                null,
-                                StockState.GROWING,
-                                null,
+                                new StockPlantForm.Stands("Bench", null),
+                                new StockPlantForm.Condition(null, StockState.GROWING, null),
                                 null),
                         last.id(),
                         1);
@@ -223,11 +219,8 @@ class GuideAndStockTest extends AtThePages {
                 "woody",
                 Protection.PROTECTED,
                 null,
-                "Bench",
-                Climate.HEATED,
-                60,
-                StockState.GROWING,
-                null,
+                new StockPlantForm.Stands("Bench", Climate.HEATED),
+                new StockPlantForm.Condition(60, StockState.GROWING, null),
                 null)));
         BatchView young = in(() -> Growing.stuck(batches, guide, guarded, 12, TODAY.minusDays(30)));
         browser.open("/batches/" + young.code() + "/offspring");

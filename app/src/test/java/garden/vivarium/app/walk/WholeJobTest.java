@@ -39,7 +39,7 @@ class WholeJobTest extends AtThePages {
         browser.open("/stock/new");
         browser.type("plant", PLANT);
         browser.press("main button.main");
-        assertThat(browser.text("#group-error")).contains("Choose the group");
+        assertThat(browser.text("[id='name.group-error']")).contains("Choose the group");
         assertThat(browser.value("plant")).as("nothing typed is lost").isEqualTo(PLANT);
 
         browser.type("group", "soft trailing and herbaceous");
@@ -111,7 +111,7 @@ class WholeJobTest extends AtThePages {
         browser.type("stuckOn", "2026-05-25");
         browser.type("stuck", "21");
         browser.press("main button.main");
-        assertThat(browser.text("#stuck-error")).contains("21 of 20 taken cannot be stuck; give 1 to 20");
+        assertThat(browser.text("[id='set.stuck-error']")).contains("21 of 20 taken cannot be stuck; give 1 to 20");
         assertThat(browser.value("takenOn")).isEqualTo("2026-05-25");
 
         browser.type("stuck", "20");
@@ -207,7 +207,7 @@ class WholeJobTest extends AtThePages {
         browser.upload("file", Files.writeString(folder.resolve("good.csv"), good));
         browser.press("main button.main");
         browser.untilText("h2", "Would make 8 batches");
-        assertThat(browser.text("main table")).contains("old-0", "14 ready, 6 lost by 2025-02-10");
+        assertThat(browser.text("main table")).contains("old-0", "14 ready, 6 lost by Mon 10 Feb 2025");
         browser.press("main button.main");
         browser.untilText(".said", "16 readings");
     }

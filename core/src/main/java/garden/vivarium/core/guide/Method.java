@@ -1,5 +1,6 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.timing.Sign;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
@@ -13,13 +14,9 @@ import java.util.Optional;
  * @param section what of a plant it needs
  * @param pottedOnDay0 whether ready is established: one test, not two, and no first sign
  * @param planted whether pieces are planted and take, rather than being stuck and striking
- * @param firstSign what first sign is told by; absent where there is none
- * @param firstSignWord growers' word for it, as "new root" or "bud"; absent where there is none
- * @param ready what ready is told by
- * @param readyWord growers' word for it, as "rooted" or "plantlet with roots"
+ * @param firstSign how first sign is told; absent where there is none
+ * @param ready how ready is told
  * @param rate usual share that becomes ready, 0 to 1, both excluded
- * @param firstSignDays usual window of first sign; absent where there is none
- * @param readyDays usual window of ready
  * @param cautions keys of what to mind whatever the plant
  */
 public record Method(
@@ -28,17 +25,27 @@ public record Method(
         Section section,
         boolean pottedOnDay0,
         boolean planted,
-        Optional<Sign> firstSign,
-        Optional<String> firstSignWord,
-        Sign ready,
-        String readyWord,
+        Optional<Told> firstSign,
+        Told ready,
         double rate,
-        Optional<Window> firstSignDays,
-        Window readyDays,
         List<String> cautions) {
+
+    /**
+     * How a milestone is told.
+     *
+     * @param sign by what
+     * @param word growers' word for it, as "new root" or "rooted"
+     * @param days usual window
+     */
+    public record Told(Sign sign, String word, Window days) {}
 
     public Method {
         cautions = List.copyOf(cautions);
+    }
+
+    /** What tells its milestones. */
+    public MilestoneSigns signs() {
+        return new MilestoneSigns(firstSign.map(Told::sign), ready.sign());
     }
 
     /** The word for what pieces do: strike, or take. */

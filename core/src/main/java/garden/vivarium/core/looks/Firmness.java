@@ -29,7 +29,6 @@ public enum Firmness {
         return Arrays.stream(values())
                 .filter(f -> f.word.equalsIgnoreCase(word.strip()))
                 .findFirst()
-                .orElseThrow(
-                        () -> new UnknownWord("“%s” is no firmness".formatted(word), "write firm, soft or shrivelled"));
+                .orElseThrow(() -> new UnknownWord(UnknownWord.Wanted.FIRMNESS, word));
     }
 }

@@ -40,8 +40,6 @@ public enum LossCause {
         return Arrays.stream(values())
                 .filter(c -> c.word.equalsIgnoreCase(word.strip()))
                 .findFirst()
-                .orElseThrow(() -> new UnknownWord(
-                        "“%s” is no cause of loss".formatted(word),
-                        "write rot, dried, pest, damage, stalled, mislaid or unknown"));
+                .orElseThrow(() -> new UnknownWord(UnknownWord.Wanted.CAUSE, word));
     }
 }

@@ -44,7 +44,6 @@ public enum PieceState {
         return Arrays.stream(values())
                 .filter(s -> s.code.equalsIgnoreCase(code.strip()))
                 .findFirst()
-                .orElseThrow(() -> new UnknownWord(
-                        "“%s” is no state".formatted(code), "write none, first_sign, ready, lost or sent"));
+                .orElseThrow(() -> new UnknownWord(UnknownWord.Wanted.STATE, code));
     }
 }

@@ -48,48 +48,60 @@ public record BuildUp(
     /**
      * What is known beforehand.
      *
-     * @param stock stock plants to begin with, 1 and up
-     * @param flush pieces that a grown stock plant gives at once, 1 and up
-     * @param restDays days between two flushes of one plant, 1 and up
-     * @param growDays days from a settled young plant to its first flush, 0 and up
-     * @param settleDays days from ready to settled, with callus before day 0
-     * @param doubt what is not known of the way: one draw of it holds for all batches of a run
-     * @param stages what callus and settling let through, each drawn for every batch
-     * @param plantsPerPiece young plants of a piece that succeeds, on average, 1 and up
+     * @param stock the stock plants
+     * @param way how young plants are made of their pieces
      * @param wanted young plants for sale, 1 and up
      * @param horizon days looked ahead, 1 and up
      * @param due the day by which they are wanted, within the horizon
      */
-    public record Inputs(
-            int stock,
-            int flush,
-            int restDays,
-            int growDays,
-            int settleDays,
-            SharedDoubt doubt,
-            List<NextBatch> stages,
-            double plantsPerPiece,
-            int wanted,
-            int horizon,
-            int due) {
+    public record Inputs(Stock stock, ByWay way, int wanted, int horizon, int due) {
+
+        /**
+         * The stock plants.
+         *
+         * @param plants to begin with, 1 and up
+         * @param flush pieces that a grown one gives at once, 1 and up
+         * @param restDays days between two flushes of one, 1 and up
+         * @param growDays days from a settled young plant to its first flush, 0 and up
+         */
+        public record Stock(int plants, int flush, int restDays, int growDays) {}
+
+        /**
+         * How young plants are made of pieces.
+         *
+         * @param doubt what is not known of the way: one draw of it holds for all batches of a run
+         * @param stages what callus and settling let through, each drawn for every batch
+         * @param settleDays days from ready to settled, with callus before day 0
+         * @param plantsPerPiece young plants of a piece that succeeds, on average, 1 and up
+         */
+        public record ByWay(SharedDoubt doubt, List<NextBatch> stages, int settleDays, double plantsPerPiece) {
+
+            public ByWay {
+                stages = List.copyOf(stages);
+            }
+        }
 
         public Inputs {
-            if (stock < 1 || flush < 1 || restDays < 1 || growDays < 0 || wanted < 1 || horizon < 1) {
+            if (stock.plants() < 1
+                    || stock.flush() < 1
+                    || stock.restDays() < 1
+                    || stock.growDays() < 0
+                    || wanted < 1
+                    || horizon < 1) {
                 throw new IllegalArgumentException(
                         "a build-up needs a stock plant, a piece a flush, a day of rest, something wanted and time");
             }
-            stages = List.copyOf(stages);
         }
 
         /** The mean share of pieces that come to be settled young plants. */
         double rate() {
-            return doubt.strike().mean()
-                    * stages.stream().mapToDouble(NextBatch::mean).reduce(1, (a, b) -> a * b);
+            return way.doubt().strike().mean()
+                    * way.stages().stream().mapToDouble(NextBatch::mean).reduce(1, (a, b) -> a * b);
         }
 
         /** The day by which most of a batch are ready, where the way runs slower by so much in ln(days). */
         double mostReady(double slower) {
-            RootingTime time = doubt.time();
+            RootingTime time = way.doubt().time();
             return Math.exp(time.mu() + slower + MOST_READY * time.within());
         }
     }
@@ -115,8 +127,9 @@ public record BuildUp(
      */
     public static BuildUp best(Inputs known) {
         BuildUp best = simulate(known, List.of(), TRIAL_RUNS);
-        for (int first : candidates(known, known.stock())) {
-            for (int second : first == 0 ? new int[] {0} : candidates(known, known.stock() + first)) {
+        for (int first : candidates(known, known.stock().plants())) {
+            for (int second :
+                    first == 0 ? new int[] {0} : candidates(known, known.stock().plants() + first)) {
                 List<Integer> keeps = first == 0 ? List.of() : second == 0 ? List.of(first) : List.of(first, second);
                 BuildUp tried = simulate(known, keeps, TRIAL_RUNS);
                 if (tried.isBetterThan(best)) {
@@ -160,7 +173,7 @@ public record BuildUp(
         int[] reached = new int[runs];
         int inTime = 0;
         for (int run = 0; run < runs; run++) {
-            Drawn drawn = Drawn.of(known.doubt(), draws);
+            Drawn drawn = Drawn.of(known.way().doubt(), draws);
             List<int[]> sold = run(known, keeps, (n, age) -> young(known, drawn, n, draws));
             int total = 0;
             int at = 0;
@@ -211,7 +224,7 @@ public record BuildUp(
         PriorityQueue<Cut> cuts = new PriorityQueue<>((a, b) -> Integer.compare(a.day(), b.day()));
         PriorityQueue<int[]> settled = new PriorityQueue<>((a, b) -> Integer.compare(a[0], b[0]));
         int[] toKeep = keeps.stream().mapToInt(Integer::intValue).toArray();
-        cuts.add(new Cut(0, known.stock(), 0));
+        cuts.add(new Cut(0, known.stock().plants(), 0));
         List<int[]> sold = new ArrayList<>();
         int total = 0;
         while (total < known.wanted() && (!cuts.isEmpty() || !settled.isEmpty())) {
@@ -222,9 +235,9 @@ public record BuildUp(
                 if (cut.day() > known.horizon()) {
                     continue;
                 }
-                int[] young = yield.of(cut.plants() * known.flush(), cut.generation());
+                int[] young = yield.of(cut.plants() * known.stock().flush(), cut.generation());
                 settled.add(new int[] {cut.day() + young[1], young[0], cut.generation()});
-                cuts.add(new Cut(cut.day() + known.restDays(), cut.plants(), cut.generation()));
+                cuts.add(new Cut(cut.day() + known.stock().restDays(), cut.plants(), cut.generation()));
             } else {
                 int[] now = settled.poll();
                 if (now[0] > known.horizon()) {
@@ -234,7 +247,7 @@ public record BuildUp(
                 int kept = next < toKeep.length ? Math.min(toKeep[next], now[1]) : 0;
                 if (kept > 0) {
                     toKeep[next] -= kept;
-                    cuts.add(new Cut(now[0] + known.growDays(), kept, next + 1));
+                    cuts.add(new Cut(now[0] + known.stock().growDays(), kept, next + 1));
                 }
                 sold.add(new int[] {now[0], now[1] - kept});
                 total += now[1] - kept;
@@ -245,17 +258,19 @@ public record BuildUp(
 
     /** Young plants of so many pieces, and the day by which the last of them stands. */
     private static int[] young(Inputs known, Drawn drawn, int pieces, RandomDataGenerator draws) {
-        double rho = Math.max(LEAST_RHO, known.doubt().strike().rho());
+        double rho = Math.max(LEAST_RHO, known.way().doubt().strike().rho());
         double mean = Math.max(LEAST_MEAN, Math.min(1 - LEAST_MEAN, drawn.mean()));
         double p = draws.nextBeta(mean * (1 - rho) / rho, (1 - mean) * (1 - rho) / rho);
-        for (NextBatch stage : known.stages()) {
+        for (NextBatch stage : known.way().stages()) {
             p *= draws.nextBeta(stage.a(), stage.b());
         }
         int n = succeed(pieces, p, draws);
-        double tau = known.doubt().time().tau();
+        double tau = known.way().doubt().time().tau();
         double slower = drawn.slower() + (tau == 0 ? 0 : draws.nextNormal(0, tau));
-        int plants = (int) Math.floor(n * known.plantsPerPiece());
-        return new int[] {plants, (int) Math.round(known.mostReady(slower)) + known.settleDays()};
+        int plants = (int) Math.floor(n * known.way().plantsPerPiece());
+        return new int[] {
+            plants, (int) Math.round(known.mostReady(slower)) + known.way().settleDays()
+        };
     }
 
     /** A binomial draw: piece by piece up to a hundred, beyond that by the normal law, which batches' spread drowns. */
@@ -291,30 +306,30 @@ public record BuildUp(
 
     /** How it came about. */
     public Working working(Inputs known) {
-        double perPiece = known.rate() * known.plantsPerPiece();
+        double perPiece = known.rate() * known.way().plantsPerPiece();
         List<Statement> steps = new ArrayList<>();
         steps.add(Statement.of(
                 Step.FLUSH,
                 "stock",
-                known.stock(),
+                known.stock().plants(),
                 "flush",
-                known.flush(),
+                known.stock().flush(),
                 "rate",
                 perPiece,
                 "plants",
-                known.stock() * known.flush() * perPiece));
+                known.stock().plants() * known.stock().flush() * perPiece));
         steps.add(Statement.of(
                 Step.FROM_CUT_TO_CUT,
                 "rest",
-                known.restDays(),
+                known.stock().restDays(),
                 "ready",
                 known.mostReady(0),
                 "settling",
-                known.settleDays(),
+                known.way().settleDays(),
                 "growing",
-                known.growDays(),
+                known.stock().growDays(),
                 "whole",
-                known.mostReady(0) + known.settleDays() + known.growDays()));
+                known.mostReady(0) + known.way().settleDays() + known.stock().growDays()));
         steps.add(keeps.isEmpty() ? Statement.of(Step.KEEPING_NONE) : Statement.of(Step.KEEPING, "keeps", keeps));
         steps.add(middle.map(m -> Statement.of(Step.RUNS, "runs", RUNS, "middle", m, "late", late.orElse(0)))
                 .orElseGet(() -> Statement.of(Step.RUNS_FALL_SHORT, "runs", RUNS, "horizon", known.horizon())));

@@ -46,7 +46,6 @@ public enum LookKind {
         return Arrays.stream(values())
                 .filter(k -> k.code.equalsIgnoreCase(code.strip()))
                 .findFirst()
-                .orElseThrow(() ->
-                        new UnknownWord("“%s” is no kind of look".formatted(code), "write above, wall, tug or lifted"));
+                .orElseThrow(() -> new UnknownWord(UnknownWord.Wanted.LOOK, code));
     }
 }

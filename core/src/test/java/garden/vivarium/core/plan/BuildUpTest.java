@@ -84,14 +84,13 @@ class BuildUpTest {
 
     private static BuildUp.Inputs known(int stock, int wanted, int horizon) {
         return new BuildUp.Inputs(
-                stock,
-                10,
-                60,
-                20,
-                10,
-                new SharedDoubt(new StrikeRate(8, 8, 0.1, 0.5, 4, List.of()), Times.of(new Window(15, 30), 0.2)),
-                List.of(),
-                1,
+                new BuildUp.Inputs.Stock(stock, 10, 60, 20),
+                new BuildUp.Inputs.ByWay(
+                        new SharedDoubt(
+                                new StrikeRate(8, 8, 0.1, 0.5, 4, List.of()), Times.of(new Window(15, 30), 0.2)),
+                        List.of(),
+                        10,
+                        1),
                 wanted,
                 horizon,
                 horizon);
