@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -193,7 +194,7 @@ public record Ribbon(
         return steps(byDay, 0);
     }
 
-    private static List<List<Integer>> steps(TreeMap<Integer, Integer> byDay, int from) {
+    private static List<List<Integer>> steps(Map<Integer, Integer> byDay, int from) {
         List<List<Integer>> steps = new ArrayList<>();
         int sum = 0;
         for (var e : byDay.entrySet()) {

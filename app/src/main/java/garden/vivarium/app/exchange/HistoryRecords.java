@@ -246,7 +246,7 @@ class HistoryRecords implements RecordKind {
     private LookCommand command(OldBatch b, OldLook l, boolean batchIsHeld) {
         // The same line gives the same id, so that even two readings at once keep it once.
         UUID id = UUID.nameUUIDFromBytes(
-                ("history|%s|%s|%s".formatted(b.name(), l.day(), l)).getBytes(StandardCharsets.UTF_8));
+                "history|%s|%s|%s".formatted(b.name(), l.day(), l).getBytes(StandardCharsets.UTF_8));
         // A look that was taken back keeps its id; read in again, it is a new look.
         UUID free = batchIsHeld && batches.fate(id) != Fate.UNKNOWN ? UUID.randomUUID() : id;
         return LookCommand.ofCounts(free, l.day(), l.kind(), counted(l), l.note(), null);

@@ -160,18 +160,18 @@ class PieceRecords implements RecordKind {
     }
 
     private static LookCommand command(BatchView batch, PieceLook look) {
-        UUID id = UUID.nameUUIDFromBytes(("pieces|%s|%s|%s|%s"
-                        .formatted(
-                                batch.id(),
-                                look.day(),
-                                look.kind(),
-                                look.pieces().stream()
-                                        .map(p -> Objects.hash(
-                                                p.piece(),
-                                                p.state().code(),
-                                                p.readings().rootMm(),
-                                                p.note()))
-                                        .toList()))
+        UUID id = UUID.nameUUIDFromBytes("pieces|%s|%s|%s|%s"
+                .formatted(
+                        batch.id(),
+                        look.day(),
+                        look.kind(),
+                        look.pieces().stream()
+                                .map(p -> Objects.hash(
+                                        p.piece(),
+                                        p.state().code(),
+                                        p.readings().rootMm(),
+                                        p.note()))
+                                .toList())
                 .getBytes(StandardCharsets.UTF_8));
         return LookCommand.ofPieces(
                 id,

@@ -3,7 +3,6 @@ package garden.vivarium.app.plan;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.ToDoubleFunction;
 
 /** By what a grower wants the ways put in order. Ways that can be done come first in each. */
@@ -26,7 +25,7 @@ public enum Order {
 
     List<WayRow> sorted(List<WayRow> rows) {
         // A chance is dear to reckon, and a sort would ask for it many times.
-        Map<WayRow, Double> keys = new IdentityHashMap<>();
+        IdentityHashMap<WayRow, Double> keys = new IdentityHashMap<>();
         rows.forEach(r -> keys.put(r, by.applyAsDouble(r)));
         return rows.stream()
                 .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())

@@ -50,7 +50,7 @@ public class TopUps {
      * @param confidence the chance asked for
      * @param proven protocols that this plant's batches are stuck under: they go before others
      */
-    public record Short(
+    public record Shortfall(
             UUID plant, List<Prospect> have, int wanted, LocalDate due, double confidence, Set<String> proven) {}
 
     /**
@@ -70,7 +70,7 @@ public class TopUps {
      * any other; empty where none would do.
      */
     @Transactional(readOnly = true)
-    public Optional<Advice> advise(Short s) {
+    public Optional<Advice> advise(Shortfall s) {
         List<StockPlantView> parents = stock.live().stream()
                 .filter(p -> p.plant().id().equals(s.plant()))
                 .filter(p -> most(p) > 0)
@@ -84,7 +84,7 @@ public class TopUps {
         return best(s, parents, true).or(() -> best(s, parents, false));
     }
 
-    private Optional<Advice> best(Short s, List<StockPlantView> parents, boolean proven) {
+    private Optional<Advice> best(Shortfall s, List<StockPlantView> parents, boolean proven) {
         // Plants that stand alike give alike: of those, the one that bears most.
         Map<Setting, StockPlantView> fullest = new HashMap<>();
         parents.forEach(p -> fullest.merge(ways.setting(p), p, (one, other) -> most(one) >= most(other) ? one : other));
@@ -104,7 +104,7 @@ public class TopUps {
 
     private record Found(Candidate by, TopUp topUp) {}
 
-    private Advice withLastDay(Short s, Found found) {
+    private Advice withLastDay(Shortfall s, Found found) {
         LocalDate last = today.date();
         int take = found.topUp().pieces();
         // Within a season the number only rises with the day, so that halving finds the last on which it is there.
@@ -130,7 +130,7 @@ public class TopUps {
                 take);
     }
 
-    private Optional<TopUp> least(Short s, Candidate c, LocalDate day) {
+    private Optional<TopUp> least(Shortfall s, Candidate c, LocalDate day) {
         return TopUp.least(
                 s.have(),
                 ways.planned(c.way(), c.outlook(), c.from(), day, s.due(), 1),

@@ -9,7 +9,6 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Way;
@@ -44,7 +43,6 @@ public class Ways {
     /** Batches of one way started closer together stand and fall together. */
     private static final int LEAST_APART = 3;
 
-    private final Stock stock;
     private final Evidence evidence;
     private final BatchBook book;
     private final Obstacles obstacles;
@@ -55,7 +53,6 @@ public class Ways {
     private final Today today;
 
     Ways(
-            Stock stock,
             Evidence evidence,
             BatchBook book,
             Obstacles obstacles,
@@ -64,7 +61,6 @@ public class Ways {
             People people,
             Says says,
             Today today) {
-        this.stock = stock;
         this.evidence = evidence;
         this.book = book;
         this.obstacles = obstacles;

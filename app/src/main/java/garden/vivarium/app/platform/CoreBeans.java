@@ -2,7 +2,6 @@ package garden.vivarium.app.platform;
 
 import garden.vivarium.core.guide.Guide;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import org.springframework.beans.factory.annotation.Value;
@@ -23,8 +22,6 @@ class CoreBeans {
     Clock clock(@Value("${vivarium.today:}") String fixedDay) {
         return fixedDay.isBlank()
                 ? Clock.systemUTC()
-                : Clock.fixed(
-                        Instant.from(LocalDate.parse(fixedDay).atTime(12, 0).toInstant(ZoneOffset.UTC)),
-                        ZoneOffset.UTC);
+                : Clock.fixed(LocalDate.parse(fixedDay).atTime(12, 0).toInstant(ZoneOffset.UTC), ZoneOffset.UTC);
     }
 }

@@ -4,6 +4,7 @@ import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -127,6 +128,6 @@ public class Messages implements MessageSource {
         if (message.getDefaultMessage() != null) {
             return message.getDefaultMessage();
         }
-        throw new NoSuchMessageException(String.valueOf(message.getCodes()), locale);
+        throw new NoSuchMessageException(Arrays.toString(message.getCodes()), locale);
     }
 }

@@ -11,7 +11,6 @@ import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -111,7 +110,7 @@ public class Words {
         return IntStream.range(0, list.size())
                 .mapToObj(i -> list.get(i) instanceof Double share
                         ? "%d: %s".formatted(i + 1, says.percent(share))
-                        : String.format(Locale.ROOT, "%,d", list.get(i)))
+                        : says.number(((Number) list.get(i)).longValue()))
                 .collect(Collectors.joining(", "));
     }
 }

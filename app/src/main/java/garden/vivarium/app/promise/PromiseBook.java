@@ -349,7 +349,7 @@ public class PromiseBook {
                     supply.surely(1 - SURE),
                     uncovered(promise),
                     promise.isShortAt(chance) && promise.due().isAfter(today.date())
-                            ? topUps.advise(new TopUps.Short(
+                            ? topUps.advise(new TopUps.Shortfall(
                                     promise.plantId(),
                                     shares,
                                     promise.owed(),

@@ -7,7 +7,6 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.bench.BatchSheet;
-import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
@@ -24,9 +23,6 @@ class ProtocolsTest extends AtANursery {
 
     @Autowired
     private Protocols protocols;
-
-    @Autowired
-    private Evidence evidence;
 
     @Test
     void aCopyIsOfferedFirstAndOnlyHere() {

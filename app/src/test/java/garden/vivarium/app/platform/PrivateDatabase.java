@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
@@ -174,7 +175,7 @@ public final class PrivateDatabase {
 
     private static void awaitPort(Process server, int port, Path folder) throws IOException {
         for (int i = 0; i < 600 && server.isAlive(); i++) {
-            try (Socket socket = new Socket("127.0.0.1", port)) {
+            try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
                 if (socket.isConnected()) {
                     return;
                 }

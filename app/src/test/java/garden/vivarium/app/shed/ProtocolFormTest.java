@@ -147,7 +147,7 @@ class ProtocolFormTest {
                             c.getAccessor().invoke(part),
                             into);
                 } catch (ReflectiveOperationException e) {
-                    throw new AssertionError(e);
+                    throw new LinkageError(e.getMessage(), e);
                 }
             }
         } else if (value instanceof List<?> list && list.stream().allMatch(Record.class::isInstance)) {

@@ -3,6 +3,7 @@ package garden.vivarium.app.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.Locale;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -34,7 +35,7 @@ class EightFamiliesTest extends AtThePages {
         browser.press("main button.main");
         browser.untilText(".said", "added as");
 
-        browser.follow(plant.substring(0, 3).toUpperCase() + "-1");
+        browser.follow(plant.substring(0, 3).toUpperCase(Locale.ROOT) + "-1");
         browser.press("a[data-key=n]");
         browser.type("wanted", "4");
         browser.type("due", "2027-05-15");

@@ -99,10 +99,10 @@ public final class NurseryRecord {
     private static NurseryRecord make(
             Collection<WayBatch> batches, Function<Way, GuideFigures> guide, NurseryRecord before) {
         List<WayBatch> all = List.copyOf(batches);
-        // WayInSeason once a way, and here: later it is asked from other threads too.
+        // Asked once a way, and here: later it is asked from other threads too.
         Map<Way, GuideFigures> figures = new ConcurrentHashMap<>();
         Function<Way, GuideFigures> known = w -> kept(figures, w, guide);
-        all.forEach(b -> known.apply(b.way()));
+        all.forEach(b -> kept(figures, b.way(), guide));
         Map<WayInSeason, List<List<Integer>>> counts = new LinkedHashMap<>();
         for (WayBatch b : all) {
             if (b.isFinished()) {

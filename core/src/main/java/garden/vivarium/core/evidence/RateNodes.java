@@ -81,10 +81,8 @@ public final class RateNodes {
     }
 
     /**
-     * Points for integrals over p of pᵃ⁻¹(1 − p)ᵇ⁻¹f(p), on any part of s: for integrands whose place is known only once f is.
-     *
-     * @param a above 0
-     * @param b above 0
+     * Points for integrals over p of pᵃ⁻¹(1 − p)ᵇ⁻¹f(p), a and b above 0, on any part of s: for integrands whose place is known
+     * only once f is.
      */
     static final class OnParts {
 

@@ -3,7 +3,7 @@ package garden.vivarium.core.evidence;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import java.util.Map;
-import java.util.SortedMap;
+import java.util.NavigableMap;
 import java.util.TreeMap;
 
 /**
@@ -129,9 +129,9 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
         Likelihood(Tallies tallies, double guideMu, double within, NextBatch rate) {
             this.guideMu = guideMu;
             this.within = within;
-            SortedMap<Integer, Integer> notYet = notYet(tallies);
+            NavigableMap<Integer, Integer> notYet = notYet(tallies);
             var times = tallies.with(Outcome.REACHED);
-            SortedMap<Integer, Integer> places = new TreeMap<>();
+            NavigableMap<Integer, Integer> places = new TreeMap<>();
             times.keySet().forEach(i -> {
                 places.put(i.after(), 0);
                 places.put(i.by(), 0);
@@ -159,8 +159,8 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
         }
 
         /** Pieces that have not reached the milestone, by their last look, while some still may. */
-        private static SortedMap<Integer, Integer> notYet(Tallies tallies) {
-            SortedMap<Integer, Integer> byDay = new TreeMap<>();
+        private static NavigableMap<Integer, Integer> notYet(Tallies tallies) {
+            NavigableMap<Integer, Integer> byDay = new TreeMap<>();
             if (tallies.total(Outcome.PENDING) + tallies.total(Outcome.SENT) > 0) {
                 int last = tallies.lastDay();
                 tallies.counts().forEach((i, n) -> {

@@ -303,7 +303,7 @@ public final class BatchHistory {
 
     /** Whether a later reading saw the piece in the very state, so that it is the likelier to have had it by now. */
     private static boolean confirms(Reading later, PieceState state) {
-        return later.state() == state || state == PieceState.FIRST_SIGN && later.state() == PieceState.READY;
+        return later.state() == state || (state == PieceState.FIRST_SIGN && later.state() == PieceState.READY);
     }
 
     private int count(Predicate<PieceTrack> what) {

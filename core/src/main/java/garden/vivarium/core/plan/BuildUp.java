@@ -19,8 +19,9 @@ import org.hipparchus.random.RandomDataGenerator;
  * generation without chance is held by a test to a hand-worked example.
  *
  * @param keeps new stock plants kept in each generation
- * @param reached day on which the number is reached: tenth, middle and ninetieth of the runs; empty where one is not within
- *     the horizon
+ * @param early day by which a tenth of the runs have reached the number; empty where that is not within the horizon
+ * @param middle day by which half of them have
+ * @param late day by which nine tenths have
  * @param course young plants at every step of days: tenth, middle, ninetieth
  * @param inTime chance of reaching the number by the day due: (runs that do + ½) ÷ (runs + 1), since runs are finitely many
  */

@@ -143,7 +143,7 @@ public final class WayPlan {
         SeasonOutlook then = outlook.at(setting, start);
         ReadyChance.OfRate rate = ofRate(then);
         RootingTime time = then.ready();
-        long stuck = outlook.callusDays() + outlook.settleDays();
+        long stuck = (long) outlook.callusDays() + outlook.settleDays();
         long low = 0;
         long high = 731;
         while (high - low > 1) {

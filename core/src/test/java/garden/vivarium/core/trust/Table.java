@@ -64,12 +64,7 @@ final class Table {
                 what,
                 100 * mean,
                 100 * error,
-                String.format(
-                                Locale.ROOT,
-                                most >= 100 ? "at least %1$.0f" : least <= 0 ? "at most %2$.0f" : "%1$.0f to %2$.0f",
-                                least,
-                                most)
-                        + (low ? "   MISSED: too low" : high ? "   MISSED: too high" : ""));
+                aim(least, most) + (low ? "   MISSED: too low" : high ? "   MISSED: too high" : ""));
     }
 
     /** Prints a number against the distance that it may lie off. */
@@ -91,5 +86,14 @@ final class Table {
 
     void close() {
         System.out.printf(Locale.ROOT, "trust: %s: %d of %d limits kept%n", name, cells - missed, cells);
+    }
+
+    private static String aim(double least, double most) {
+        if (most >= 100) {
+            return String.format(Locale.ROOT, "at least %.0f", least);
+        }
+        return least <= 0
+                ? String.format(Locale.ROOT, "at most %.0f", most)
+                : String.format(Locale.ROOT, "%.0f to %.0f", least, most);
     }
 }

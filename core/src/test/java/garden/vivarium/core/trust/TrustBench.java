@@ -274,7 +274,7 @@ class TrustBench {
                                         .formatted(
                                                 finished,
                                                 shown,
-                                                shows.name().toLowerCase(),
+                                                shows.name().toLowerCase(Locale.ROOT),
                                                 day,
                                                 100 * c.mean()[1] / asked),
                                 "kept",
