@@ -3,6 +3,8 @@ package garden.vivarium.core.timing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.UnknownWord;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.Set;
@@ -78,7 +80,11 @@ class CodesAndSeasonsTest {
         assertThat(LookKind.ABOVE.canKnow(Sign.SHOOT)).isTrue();
         assertThat(LookKind.TUG.canKnow(Sign.ROOT)).isTrue();
         assertThat(LookKind.of("Wall")).isEqualTo(LookKind.WALL);
-        assertThatThrownBy(() -> LookKind.of("sniff")).hasMessageContaining("above, wall, tug or lifted");
+        assertThatThrownBy(() -> LookKind.of("sniff"))
+                .isInstanceOfSatisfying(
+                        UnknownWord.class,
+                        e -> assertThat(e.fault())
+                                .isEqualTo(Statement.of(UnknownWord.Wanted.LOOK, "word", "sniff", "known", "")));
     }
 
     @ParameterizedTest
