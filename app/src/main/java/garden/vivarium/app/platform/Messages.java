@@ -88,10 +88,12 @@ public class Messages implements MessageSource {
                 throw new IllegalArgumentException("%s: there is no value for {%s}".formatted(key, name));
             }
         }
-        // A format of ICU is not safe for several threads at once.
         Map<String, Object> rounded = new HashMap<>(figures);
         rounded.replaceAll((name, value) -> value instanceof Double d && Math.rint(d) != d ? d * PAST_A_TIE : value);
-        return ((MessageFormat) format.clone()).format(rounded);
+        // A format of ICU is not safe for several threads at once, and a copy for each would be dear.
+        synchronized (format) {
+            return format.format(rounded);
+        }
     }
 
     /** Whether the file has words for the key. */
