@@ -134,6 +134,24 @@ class PromisesTest extends AtANursery {
     }
 
     @Test
+    void whatAKeptPromiseTookStandsBeforeAllThatAreStillOwed() {
+        BatchView batch = running(40, 40);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
+        PromiseView market = promise("Market", 6, TODAY.plusDays(95));
+        UUID share = judged(market).draws().get(0).id();
+        run(() -> promises.give(share, 6));
+        PromiseView rest = promise("A hedge", 15, TODAY.plusDays(96));
+        PromiseView fair = promise("Spring fair", 12, TODAY.plusDays(90));
+        assertThat(judged(fair).uncovered()).isBetween(1, 11);
+        assertThat(judged(fair).chance()).isLessThan(0.5);
+        run(() -> promises.drop(rest.id()));
+
+        assertThat(judged(fair).chance())
+                .as("though it is due sooner, it is the last that draws on the batch, and so has all that is over")
+                .isGreaterThan(0.9);
+    }
+
+    @Test
     void namesWaitInLineAndMayBeServedEarlier() {
         PromiseView ida = promise("Ida", 2, null);
         PromiseView bo = promise("Bo", 1, null);
