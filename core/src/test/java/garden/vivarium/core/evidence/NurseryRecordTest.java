@@ -269,6 +269,69 @@ class NurseryRecordTest {
     }
 
     @Test
+    void firstSignHasItsOwnTimeAndShare() {
+        // Two ways of one plant: in each batch fifteen of twenty show a sign, of which ten are ready in the end.
+        WayBatch batch = WayBatch.of(
+                WAY,
+                Tallies.of(Map.of(Interval.reached(7, 14), 15L, Interval.lost(7, 14), 5L)),
+                Tallies.of(Map.of(Interval.reached(14, 21), 10L, Interval.lost(14, 21), 10L)));
+        NurseryRecord record = NurseryRecord.of(List.of(batch, batch, finished(STRANGER, 2, 10)), w -> GUIDE);
+        SeasonFactors in = SeasonFactors.IN_SEASON;
+
+        assertThat(record.firstSignRate(WAY, in).mean()).isBetween(0.7, 0.76);
+        assertThat(record.finishedStrike(WAY, in).mean()).isBetween(0.5, 0.57);
+        assertThat(record.firstSign(WAY, in).orElseThrow().day(0.5)).isBetween(7.0, 14.0);
+        assertThat(record.ready(WAY, in).day(0.5)).isBetween(14.0, 22.0);
+        BatchPrior prior = record.firstSignPrior(WAY, in).orElseThrow();
+        assertThat(prior.rate()).isEqualTo(record.firstSignRate(WAY, in).nextBatch());
+        assertThat(prior.time().day(0.5)).isBetween(7.0, 14.0);
+        assertThat(prior.shown().by(30)).isEqualTo(record.prior(WAY, in).shown().by(30));
+        assertThat(record.of(WAY)).containsExactly(batch, batch);
+        assertThat(record.of(STRANGER)).hasSize(1);
+        assertThat(record.ways())
+                .containsOnlyKeys(WAY, STRANGER)
+                .hasEntrySatisfying(WAY, b -> assertThat(b).hasSize(2));
+        assertThat(record.guide(WAY)).isEqualTo(GUIDE);
+    }
+
+    @Test
+    void aWayWithoutFirstSignHasNoTimeOfIt() {
+        GuideFigures none = new GuideFigures(0.7, Optional.empty(), new Window(14, 35));
+        NurseryRecord record = NurseryRecord.of(
+                List.of(WayBatch.of(
+                        WAY,
+                        Tallies.none(),
+                        Tallies.of(Map.of(Interval.reached(14, 21), 8L, Interval.lost(14, 21), 2L)))),
+                w -> none);
+
+        assertThat(record.firstSign(WAY, SeasonFactors.IN_SEASON)).isEmpty();
+        assertThat(record.firstSignPrior(WAY, SeasonFactors.IN_SEASON)).isEmpty();
+        assertThat(record.firstSignRate(WAY, SeasonFactors.IN_SEASON).mean())
+                .as("where nobody looks for it, what is ready had it")
+                .isCloseTo(record.finishedStrike(WAY, SeasonFactors.IN_SEASON).mean(), within(1e-12));
+    }
+
+    @Test
+    void twentyFinishedBatchesAreEnough() {
+        List<WayBatch> batches = new ArrayList<>(Collections.nCopies(19, finished(WAY, 9, 12)));
+        assertThat(NurseryRecord.of(batches, w -> GUIDE).isYoung()).isTrue();
+        batches.add(finished(WAY, 9, 12));
+        assertThat(NurseryRecord.of(batches, w -> GUIDE).isYoung()).isFalse();
+    }
+
+    @Test
+    void aRunningBatchDoesNotCountTowardsFirstSignOfOthers() {
+        WayBatch running = WayBatch.of(
+                WAY,
+                Tallies.of(Map.of(Interval.reached(7, 14), 1L, Interval.pending(14), 19L)),
+                Tallies.of(Map.of(Interval.pending(14), 20L)));
+        NurseryRecord record = NurseryRecord.of(List.of(running), w -> GUIDE);
+
+        assertThat(record.firstSignRate(WAY, SeasonFactors.IN_SEASON).mean()).isCloseTo(0.7, within(1e-12));
+        assertThat(record.finishedStrike(WAY, SeasonFactors.IN_SEASON).mean()).isCloseTo(0.7, within(1e-12));
+    }
+
+    @Test
     void nothingThatWasKeptOfAnOlderRecordIsServedForAnother() {
         List<Way> ways = List.of(WAY, OTHER_MEDIUM, SAME_GROUP, OTHER_GROUP, STRANGER);
         List<SeasonFactors> seasons = List.of(SeasonFactors.IN_SEASON, new SeasonFactors(1.5, 0.6));

@@ -299,6 +299,87 @@ class BatchHistoryTest {
                 .isEqualTo(inOrder);
     }
 
+    @Test
+    void countsOfPiecesSentAndOfFirstSignCannotFallEither() {
+        Look sent = new Look.ByCount(7, LookKind.LIFTED, OptionalInt.empty(), 0, 0, 2);
+        Look fewer = new Look.ByCount(9, LookKind.LIFTED, OptionalInt.empty(), 0, 0, 1);
+        assertRefused(ImpossibleLook.Field.SENT, Fault.FALLS, 6, sent, fewer);
+        assertRefused(ImpossibleLook.Field.FIRST_SIGN, Fault.FALLS, 6, count(7, 3, 0, 0), count(9, 2, 0, 0));
+        assertRefused(
+                ImpossibleLook.Field.READY,
+                Fault.MORE_THAN_STUCK,
+                6,
+                new Look.ByCount(7, LookKind.LIFTED, OptionalInt.empty(), 3, 0, 4));
+        assertThat(replay(6, new Look.ByCount(7, LookKind.LIFTED, OptionalInt.empty(), 2, 2, 2))
+                        .counts())
+                .as("all of them may be judged at once")
+                .isEqualTo(new Counts(6, 2, 2, 2, 2, 0));
+    }
+
+    @Test
+    void whatALookCannotTellIsRefusedForEachKindOfNews() {
+        MilestoneSigns mixed = new MilestoneSigns(Optional.of(Sign.ROOT), Sign.SHOOT);
+        Look above = new Look.ByCount(7, LookKind.ABOVE, OptionalInt.of(2), 0, 0, 0);
+        assertThatThrownBy(() -> BatchHistory.replay(6, mixed, List.of(above)))
+                .isInstanceOfSatisfying(
+                        ImpossibleLook.class, r -> assertThat(r.fault().rule()).isEqualTo(Fault.CANNOT_TELL));
+        assertRefused(
+                ImpossibleLook.Field.DAY,
+                Fault.LOST_ON_DAY_0,
+                6,
+                new Look.ByCount(0, LookKind.LIFTED, OptionalInt.empty(), 0, 1, 0));
+        assertRefused(
+                ImpossibleLook.Field.DAY,
+                Fault.NOT_ON_DAY_0,
+                6,
+                new Look.ByCount(0, LookKind.LIFTED, OptionalInt.of(1), 0, 0, 0));
+        assertThat(replay(6, new Look.ByCount(0, LookKind.LIFTED, OptionalInt.of(0), 0, 0, 0))
+                        .counts())
+                .isEqualTo(new Counts(6, 0, 0, 0, 0, 0));
+        // Nothing new is told of what was known before: a look from above may leave it as it was.
+        assertThat(replay(6, count(7, 3, 2, 0), new Look.ByCount(9, LookKind.ABOVE, OptionalInt.of(3), 2, 0, 0))
+                        .counts()
+                        .ready())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void asManyAsCanShowASignMayAndNotOneMore() {
+        // Of six, three with a sign; two of the others go: three and one are left that can show it.
+        assertThat(replay(6, count(7, 3, 0, 0), count(14, 4, 0, 2)).counts().firstSign())
+                .isEqualTo(4);
+        assertRefused(
+                ImpossibleLook.Field.FIRST_SIGN, Fault.SIGN_BEYOND_ABLE, 6, count(7, 3, 0, 0), count(14, 5, 0, 2));
+        // Those sent count as gone, too.
+        assertRefused(
+                ImpossibleLook.Field.FIRST_SIGN,
+                Fault.SIGN_BEYOND_ABLE,
+                6,
+                count(7, 3, 0, 0),
+                new Look.ByCount(14, LookKind.LIFTED, OptionalInt.of(5), 0, 0, 2));
+    }
+
+    @Test
+    void whatWasKnownIsAskedOfLooksAfterDayNoughtThatCanKnow() {
+        BatchHistory history = replay(2, look(0, none(1), none(2)), look(7, none(1)), look(14, ready(1), none(2)));
+
+        assertThat(history.asKnown(Milestone.READY)).containsOnlyKeys(7, 14);
+        assertThat(history.asKnown(Milestone.FIRST_SIGN)).containsOnlyKeys(7, 14);
+        assertThat(history.asKnown(Milestone.READY).get(7)).isEqualTo(Tallies.of(List.of(pending(7), pending(0))));
+        MilestoneSigns mixed = new MilestoneSigns(Optional.of(Sign.SHOOT), Sign.ROOT);
+        BatchHistory above =
+                BatchHistory.replay(1, mixed, List.of(new Look.ByPiece(7, List.of(above(1, PieceState.FIRST_SIGN)))));
+        assertThat(above.asKnown(Milestone.FIRST_SIGN)).containsOnlyKeys(7);
+        assertThat(above.asKnown(Milestone.READY)).isEmpty();
+    }
+
+    @Test
+    void howAPieceFeltIsKeptWithIt() {
+        Reading soft = new Reading(1, LookKind.LIFTED, PieceState.NONE, Optional.empty(), Optional.of(Firmness.SOFT));
+        assertThat(replay(2, look(7, soft, none(2))).pieces().get(0).firmness()).contains(Firmness.SOFT);
+        assertThat(replay(2, look(7, soft, none(2))).pieces().get(1).firmness()).isEmpty();
+    }
+
     private static void assertRefused(ImpossibleLook.Field field, Fault fault, int stuck, Look... looks) {
         assertThatThrownBy(() -> replay(stuck, looks)).isInstanceOfSatisfying(ImpossibleLook.class, r -> {
             assertThat(r.field()).isEqualTo(field);

@@ -88,6 +88,74 @@ class SupplyTest {
         assertThat(batch.beyond(9).atLeast(1)).isZero();
     }
 
+    @Test
+    void soManyToAPotRoundsDown() {
+        Supply pieces = Supply.ofChances(new double[] {0.1, 0.2, 0.3, 0.15, 0.25});
+
+        Supply pots = pieces.potted(2);
+
+        assertThat(pots.most()).isEqualTo(2);
+        assertThat(pots.exactChance(0)).isCloseTo(0.1 + 0.2, within(1e-12));
+        assertThat(pots.exactChance(1)).isCloseTo(0.3 + 0.15, within(1e-12));
+        assertThat(pots.exactChance(2)).isCloseTo(0.25, within(1e-12));
+        assertThat(pieces.potted(1)).isSameAs(pieces);
+        assertThat(pieces.potted(3).most()).isEqualTo(1);
+    }
+
+    @Test
+    void soManyOfEachRoundsDownInAll() {
+        Supply pieces = Supply.ofChances(new double[] {0.1, 0.2, 0.3, 0.4});
+
+        Supply made = pieces.times(2.5);
+
+        assertThat(made.most()).isEqualTo(7);
+        assertThat(made.exactChance(0)).isCloseTo(0.1, within(1e-12));
+        assertThat(made.exactChance(2)).isCloseTo(0.2, within(1e-12));
+        assertThat(made.exactChance(5)).isCloseTo(0.3, within(1e-12));
+        assertThat(made.exactChance(7)).isCloseTo(0.4, within(1e-12));
+        assertThat(pieces.times(0.5).exactChance(1))
+                .as("two or three make one, one makes none")
+                .isCloseTo(0.7, within(1e-12));
+        assertThat(Supply.exactly(10).times(0.3).exactChance(3))
+                .as("what is three but for the last digit is three")
+                .isEqualTo(1);
+        assertThat(Supply.exactly(4).times(0).exactChance(0)).isEqualTo(1);
+    }
+
+    @Test
+    void whatIsTakenOffAndHeldDownKeepsItsLength() {
+        Supply batch = Supply.ofChances(new double[] {0.1, 0.2, 0.3, 0.4});
+
+        assertThat(batch.beyond(0)).isSameAs(batch);
+        assertThat(batch.beyond(-1)).isSameAs(batch);
+        assertThat(batch.beyond(1).most()).isEqualTo(2);
+        assertThat(batch.beyond(1).exactChance(0)).isCloseTo(0.3, within(1e-12));
+        assertThat(batch.beyond(3).most()).isZero();
+        assertThat(batch.atMost(3)).isSameAs(batch);
+        assertThat(batch.atMost(4)).isSameAs(batch);
+        assertThat(batch.atMost(2).most()).isEqualTo(2);
+        assertThat(batch.atMost(2).exactChance(2)).isCloseTo(0.7, within(1e-12));
+        assertThat(batch.and(Supply.exactly(2)).most()).isEqualTo(5);
+        assertThat(batch.atLeast(0)).isEqualTo(1);
+        assertThat(batch.atLeast(-3)).isEqualTo(1);
+        assertThat(batch.exactChance(-1)).isZero();
+        assertThat(batch.exactChance(0)).isCloseTo(0.1, within(1e-12));
+        assertThat(batch.exactChance(4)).isZero();
+        assertThat(Supply.ofChances(new double[] {0, 1}).surely(1)).isEqualTo(1);
+    }
+
+    @Test
+    void survivorsOfAKnownNumberAreBetaBinomial() {
+        // Of three with p ~ Beta(2, 1): none (1·2·3)/(3·4·5) = 0.1, one 3·2·(1·2)/60 = 0.2, two 3·(2·3)·1/60 = 0.3,
+        // three 24/60 = 0.4.
+        Supply left = Supply.exactly(3).surviving(new NextBatch(2, 1));
+
+        assertThat(left.exactChance(0)).isCloseTo(0.1, within(1e-12));
+        assertThat(left.exactChance(1)).isCloseTo(0.2, within(1e-12));
+        assertThat(left.exactChance(2)).isCloseTo(0.3, within(1e-12));
+        assertThat(left.exactChance(3)).isCloseTo(0.4, within(1e-12));
+    }
+
     @ParameterizedTest
     @ValueSource(ints = {0, 6, 15, 30})
     void theTopUpIsTheLeastThatWillDo(int had) {
