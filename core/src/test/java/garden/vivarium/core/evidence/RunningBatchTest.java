@@ -191,6 +191,23 @@ class RunningBatchTest {
     }
 
     @Test
+    void aBatchThatIsOverTellsWhatItCounted() {
+        Tallies over = Tallies.of(Map.of(Interval.reached(7, 14), 15L, Interval.lost(7, 14), 5L));
+        RunningBatch batch = RunningBatch.of(PRIOR, over);
+
+        double[] told = batch.asFinished(RATE, 20);
+        assertThat(told[0]).isCloseTo(15, within(0.02));
+        assertThat(told[1]).isCloseTo(20, within(0.02));
+        double[] capped = batch.asFinished(RATE, 10);
+        assertThat(capped[1]).as("no more than the pieces that can tell").isCloseTo(10, within(1e-9));
+        assertThat(capped[0] / capped[1]).isCloseTo(told[0] / told[1], within(1e-9));
+        double a = RATE.a() + 15;
+        double b = RATE.b() + 5;
+        assertThat(batch.rate()).isCloseTo(a / (a + b), within(1e-4));
+        assertThat(batch.rateDeviation()).isCloseTo(Math.sqrt(a * b / (a + b + 1)) / (a + b), within(1e-4));
+    }
+
+    @Test
     void theRoughSumAgreesToTheSecondFigure() {
         Tallies tallies = Tallies.of(Map.of(
                 Interval.reached(7, 14),

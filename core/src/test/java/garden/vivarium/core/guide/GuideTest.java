@@ -1,6 +1,7 @@
 package garden.vivarium.core.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.core.evidence.Way;
 import java.util.HashSet;
@@ -247,6 +248,63 @@ class GuideTest {
         assertThat(GUIDE.medium("WATER")).contains("water");
         assertThat(GUIDE.group("clump perennial").orElseThrow().key()).isEqualTo("clump");
         assertThat(GUIDE.method("wishing")).isEmpty();
+    }
+
+    @Test
+    void theGuideIsReadAnewTheSame() {
+        Guide again = Guide.load();
+
+        assertThat(again.protocols()).isEqualTo(GUIDE.protocols()).isNotEmpty();
+        assertThat(again.methods()).isEqualTo(GUIDE.methods());
+        assertThat(again.disputes()).isEqualTo(GUIDE.disputes());
+        assertThat(again.symptoms()).isEqualTo(GUIDE.symptoms());
+        assertThat(again.page("tip cutting").method()).isEqualTo("tip cutting");
+        assertThatThrownBy(() -> again.page("wishing")).hasMessageContaining("the bench book lacks wishing");
+    }
+
+    @Test
+    void whatIsAskedForIsWhatIsGiven() {
+        for (PlantGroup group : GUIDE.groups()) {
+            assertThat(GUIDE.suiting(group.key()))
+                    .isNotEmpty()
+                    .allMatch(p -> p.groups().contains(group.key()));
+        }
+        assertThat(GUIDE.suiting("no such")).isEmpty();
+        assertThat(GUIDE.medium("perlite")).contains("perlite");
+        assertThat(GUIDE.medium("moonshine")).isEmpty();
+        assertThat(GUIDE.symptom(GUIDE.symptoms().get(2).key()))
+                .contains(GUIDE.symptoms().get(2));
+        assertThat(GUIDE.nearest("tip cutting", "water", "latex").orElseThrow().key())
+                .as("of two in water the one for its group")
+                .isEqualTo("latex-tip-in-water");
+        assertThat(GUIDE.nearest("tip cutting", "perlite", "latex")
+                        .orElseThrow()
+                        .medium())
+                .as("the medium before the group")
+                .isEqualTo("perlite");
+    }
+
+    @Test
+    void whereTheSameIsSaidTwiceTheGraverStays() {
+        for (PlantGroup group : GUIDE.groups()) {
+            List<String> said = GUIDE.cautions(group).stream().map(Caution::key).toList();
+            assertThat(said).contains("blade").doesNotHaveDuplicates();
+            assertThat(said)
+                    .as(group.key())
+                    .containsAll(group.cautions().stream()
+                            .filter(c -> !c.startsWith("sap"))
+                            .toList());
+        }
+        PlantGroup mild = GUIDE.groups().stream()
+                .filter(g -> g.cautions().contains("sap-mild"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(GUIDE.cautions(mild.key(), List.of()).stream().map(Caution::key))
+                .as("alone the mild one stays")
+                .contains("sap-mild");
+        assertThat(GUIDE.cautions("latex", List.of()).stream().map(Caution::key))
+                .contains("latex")
+                .doesNotContain("sap", "sap-mild");
     }
 
     private static boolean unique(List<String> names) {

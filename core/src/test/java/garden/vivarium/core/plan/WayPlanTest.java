@@ -316,6 +316,40 @@ class WayPlanTest {
     }
 
     @Test
+    void whatIsKnownOfTheStockAndOfReachIsSaid() {
+        Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.1);
+        Aim aim = aim(24, 1, APRIL.plusDays(75), 0.9);
+        int take =
+                plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9).take().orElseThrow().pieces();
+
+        WayPlan uncounted = WayPlan.of(outlook, aim, NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
+        WayPlan just = WayPlan.of(outlook, aim, NORTHERN_HOUSE, OptionalInt.of(take), APRIL);
+        WayPlan oneFewer = WayPlan.of(outlook, aim, NORTHERN_HOUSE, OptionalInt.of(take - 1), APRIL);
+        assertThat(uncounted.isStockCounted()).isFalse();
+        assertThat(uncounted.isStockShort()).isFalse();
+        assertThat(just.isStockCounted()).isTrue();
+        assertThat(just.isStockShort()).as("just as many").isFalse();
+        assertThat(oneFewer.isStockShort()).isTrue();
+        assertThat(just.isBeyondReach()).isFalse();
+        assertThat(just.lastSafeStart()).isPresent();
+        assertThat(oneFewer.lastSafeStart()).as("a day earlier would not help").isEmpty();
+    }
+
+    @Test
+    void aBetterSeasonIsOfferedOnlyWhereItIsBetter() {
+        assertThat(plan("tip-in-plugs", 24, 1, APRIL, 170, 0.8).betterInSeason())
+                .as("in season already")
+                .isEmpty();
+        WayPlan late = plan("tip-in-plugs", 24, 1, DECEMBER, 110, 0.8);
+        late.betterInSeason()
+                .ifPresent(b -> assertThat(b.take().pieces())
+                        .isLessThan(late.take().map(TakeCount::pieces).orElse(Integer.MAX_VALUE)));
+        assertThat(plan("tip-in-plugs", 24, 1, DECEMBER, 100, 0.8).betterInSeason())
+                .as("spring would be too late")
+                .isEmpty();
+    }
+
+    @Test
     void aDayAfterTheLastSafeStartTheChanceIsTooSmall() {
         WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
         LocalDate last = plan.lastSafeStart().orElseThrow();
