@@ -1,11 +1,8 @@
-package garden.vivarium.app.guide;
+package garden.vivarium.core.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KeptProtocol;
-import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
 import garden.vivarium.core.measure.Spacing;
 import garden.vivarium.core.measure.Warmth;
