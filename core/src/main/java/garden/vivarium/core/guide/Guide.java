@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** The guide as shipped: methods, media, plant groups, cautions, protocols, the bench book and what goes wrong, read from YAML
  * and checked. */
@@ -55,16 +56,22 @@ public final class Guide {
      * @throws IllegalStateException if a protocol uses a word that the guide does not know
      */
     public static Guide load() {
-        Vocabulary words = read("vocabulary.yaml", new TypeReference<>() {});
+        return load(Guide.class::getResourceAsStream);
+    }
+
+    /** The same from other files of these names. */
+    static Guide load(Function<String, InputStream> files) {
+        Vocabulary words = read(files, "vocabulary.yaml", new TypeReference<>() {});
         List<Protocol> protocols = words.protocols().stream()
-                .flatMap(file -> read("protocols/" + file + ".yaml", new TypeReference<List<Protocol>>() {}).stream())
+                .flatMap(file ->
+                        read(files, "protocols/" + file + ".yaml", new TypeReference<List<Protocol>>() {}).stream())
                 .toList();
         Guide guide = new Guide(
                 words,
                 protocols,
-                read("bench-book.yaml", new TypeReference<>() {}),
-                read("signs.yaml", new TypeReference<>() {}),
-                read("schools.yaml", new TypeReference<>() {}));
+                read(files, "bench-book.yaml", new TypeReference<>() {}),
+                read(files, "signs.yaml", new TypeReference<>() {}),
+                read(files, "schools.yaml", new TypeReference<>() {}));
         protocols.forEach(guide::check);
         guide.checkPages();
         return guide;
@@ -246,8 +253,8 @@ public final class Guide {
         }
     }
 
-    private static <T> T read(String name, TypeReference<T> type) {
-        try (InputStream in = Guide.class.getResourceAsStream(name)) {
+    private static <T> T read(Function<String, InputStream> files, String name, TypeReference<T> type) {
+        try (InputStream in = files.apply(name)) {
             if (in == null) {
                 throw new IllegalStateException("the guide lacks " + name);
             }

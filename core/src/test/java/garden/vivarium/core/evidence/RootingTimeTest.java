@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.Working;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.SeasonFactors;
@@ -24,6 +26,23 @@ class RootingTimeTest {
     private static final GuideFigures GUIDE = new GuideFigures(0.7, Optional.empty(), WINDOW);
     private static final Way WAY = new Way("Fuchsia", "soft", "tip cutting", "water", "");
     private static final Way NEIGHBOUR = new Way("Sage", "soft", "tip cutting", "perlite", "");
+
+    @Test
+    void theWorkingHasWhatItIsMadeOf() {
+        RootingTime time = new RootingTime(Math.log(20), 0.1, 0.04, 0.2, 0.3, 5);
+        Working working = time.workingOfReady();
+
+        assertThat(working.question().rule()).isEqualTo(RootingTime.Step.TO_READY);
+        assertThat(time.workingOfFirstSign().question().rule()).isEqualTo(RootingTime.Step.TO_FIRST_SIGN);
+        assertThat(working.steps().get(0).number("median")).isCloseTo(20, within(1e-9));
+        assertThat(working.steps().get(0).number("days")).isCloseTo(20 * Math.exp(0.1), within(1e-9));
+        assertThat(working.steps().get(0).number("unsure")).isCloseTo(0.2, within(1e-12));
+        assertThat(working.steps().get(1)).isEqualTo(Statement.of(RootingTime.Step.SPREAD, "tau", 0.2, "within", 0.3));
+        assertThat(working.steps().get(2).number("middle")).isCloseTo(20 * Math.exp(0.1), within(1e-9));
+        assertThat(working.steps().get(2).number("early"))
+                .isLessThan(working.steps().get(2).number("middle"));
+        assertThat(time.workingOfFirstSign().steps()).isEqualTo(working.steps());
+    }
 
     @Test
     void theGuideKeepsItsMedianAndSaysThatTheNurseryMayDiffer() {

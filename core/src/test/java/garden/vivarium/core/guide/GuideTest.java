@@ -4,12 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.core.evidence.Way;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class GuideTest {
@@ -305,6 +313,51 @@ class GuideTest {
         assertThat(GUIDE.cautions("latex", List.of()).stream().map(Caution::key))
                 .contains("latex")
                 .doesNotContain("sap", "sap-mild");
+    }
+
+    /** A guide in whose files one word is another. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            protocols/stem-soft.yaml | method: tip cutting            | method: tip wish           | does not know method tip wish
+            protocols/stem-soft.yaml | medium: water                  | medium: moonshine          | does not know medium moonshine
+            protocols/stem-soft.yaml | then: [                        | then: [moonshine,          | does not know medium moonshine
+            protocols/stem-soft.yaml | groups: [                      | groups: [mermaid,          | does not know group mermaid
+            protocols/stem-soft.yaml | cautions: [                    | cautions: [sirens,         | does not know caution sirens
+            vocabulary.yaml          | cautions: [blade]              | cautions: [sirens]         | does not know the caution sirens
+            vocabulary.yaml          | cautions: [latex               | cautions: [sirens          | does not know the caution sirens
+            vocabulary.yaml          | key: blade                     | key: knife                 | does not know caution blade
+            bench-book.yaml          | method: tip cutting            | method: tip wish           | lacks tip cutting
+            signs.yaml               | cautions: [                    | cautions: [sirens,         | does not know the caution sirens
+            schools.yaml             | media: [                       | media: [moonshine,         | does not know the medium moonshine
+            """)
+    void aWordThatTheGuideDoesNotKnowIsAFaultOfItsFile(String file, String word, String other, String fault) {
+        assertThatThrownBy(() -> Guide.load(name -> name.equals(file) ? changed(file, word, other) : file(name)))
+                .isInstanceOf(RuntimeException.class)
+                .hasMessageContaining(fault);
+    }
+
+    @Test
+    void aFileThatIsNotThereIsNamed() {
+        assertThatThrownBy(() -> Guide.load(name -> name.equals("signs.yaml") ? null : file(name)))
+                .hasMessageContaining("the guide lacks signs.yaml");
+        assertThatThrownBy(() -> Guide.load(
+                        name -> name.equals("signs.yaml") ? new ByteArrayInputStream(new byte[] {'{'}) : file(name)))
+                .hasMessageContaining("the guide's signs.yaml cannot be read");
+    }
+
+    private static InputStream file(String name) {
+        return Guide.class.getResourceAsStream(name);
+    }
+
+    private static InputStream changed(String file, String word, String other) {
+        try (InputStream in = file(file)) {
+            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(text).contains(word);
+            return new ByteArrayInputStream(text.replaceFirst(Pattern.quote(word), Matcher.quoteReplacement(other))
+                    .getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static boolean unique(List<String> names) {

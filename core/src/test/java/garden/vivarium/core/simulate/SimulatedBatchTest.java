@@ -50,6 +50,41 @@ class SimulatedBatchTest {
     }
 
     @Test
+    void manyBatchesHaveTheRateTheDaysAndTheLossesOfTheTruth() {
+        RandomDataGenerator random = new RandomDataGenerator(11);
+        int batches = 400;
+        int ready = 0;
+        int readyByMedian = 0;
+        int signByMedian = 0;
+        int lost = 0;
+        int lostEarly = 0;
+        int median = (int) Math.round(Math.sqrt(16 * 40));
+        for (int i = 0; i < batches; i++) {
+            SimulatedBatch batch = SimulatedBatch.draw(TRUTH, 50, random);
+            ready += batch.on(1000).ready();
+            lost += batch.on(1000).lost();
+            readyByMedian += batch.on(median).ready();
+            signByMedian += batch.on(13).firstSign();
+            lostEarly += batch.on(5).lost();
+            assertThat(batch.on(1000).firstSign()).isEqualTo(batch.on(1000).ready());
+            assertThat(batch.states(13).stream()
+                            .filter(s -> s == PieceState.FIRST_SIGN)
+                            .count())
+                    .isEqualTo(batch.on(13).firstSign() - batch.on(13).ready());
+        }
+        double pieces = batches * 50.0;
+        assertThat(ready / pieces).isCloseTo(0.7, within(0.03));
+        assertThat(readyByMedian / (double) ready).as("half by the median").isCloseTo(0.5, within(0.06));
+        assertThat(signByMedian / (double) ready)
+                .as("half show a sign by day 13, √(8 · 20)")
+                .isCloseTo(0.5, within(0.08));
+        assertThat(lost / pieces).as("six in ten failures are seen").isCloseTo(0.3 * 0.6, within(0.03));
+        assertThat(lostEarly)
+                .as("none is lost before three twentieths of the window's end")
+                .isZero();
+    }
+
+    @Test
     void whatTheLooksSayLeadsBackToTheTruth() {
         RandomDataGenerator random = new RandomDataGenerator(8);
         Way way = new Way("Fuchsia", "soft", "tip cutting", "water", "");
