@@ -159,7 +159,7 @@ class Histories {
         judge(batch, new CheckLog(first, Map.of()), over, true);
     }
 
-    /** TreatmentWords anew what is known of a batch, and changes nothing of it. */
+    /** Tells anew what is known of a batch, and changes nothing of it. */
     @Transactional(propagation = Propagation.MANDATORY)
     void retell(Batch batch) {
         tell(batch, replay(batch, log(batch)), false);

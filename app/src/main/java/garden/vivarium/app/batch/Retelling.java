@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** TreatmentWords anew what is known of batches, for whoever keeps it in a new form. */
+/** Tells anew what is known of batches, for whoever keeps it in a new form. */
 @Service
 public class Retelling {
 
@@ -24,7 +24,7 @@ public class Retelling {
         return batches.stuck();
     }
 
-    /** TreatmentWords of these batches. Nothing of them changes. */
+    /** Tells of these batches. Nothing of them changes. */
     @Transactional
     public void retell(Collection<UUID> some) {
         batches.findAllById(some).forEach(histories::retell);

@@ -17,7 +17,7 @@ import java.util.Map;
 public record ReadyByDay(Supply ready, int unknown) {
 
     /**
-     * TreatmentWords it from a batch's looks.
+     * Tells it from a batch's looks.
      *
      * @param tallies of ready
      * @param time of the way, with its season

@@ -45,6 +45,34 @@ class OutlookTest {
     }
 
     @Test
+    void stagesBeforeAndAfterRootingAreThoseOfTheProtocol() {
+        Outlook plain = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
+        Protocol dried = GUIDE.protocols().stream()
+                .filter(p -> p.wound().callus().isPresent())
+                .findFirst()
+                .orElseThrow();
+        Outlook callused = Outlook.ofGuide(dried, 0.08);
+
+        assertThat(plain.stages()).hasSize(plain.settleDays() > 0 ? 1 : 0);
+        assertThat(callused.callusDays()).isPositive();
+        assertThat(callused.stages().size())
+                .as("callus, and settling where it has it")
+                .isEqualTo(1 + (callused.settleDays() > 0 ? 1 : 0));
+        assertThat(callused.nextBatch(callused.at(HOUSE, APRIL)).mean())
+                .as("each stage thins")
+                .isCloseTo(
+                        callused.at(HOUSE, APRIL).strike().nextBatch().mean()
+                                * callused.stages().stream()
+                                        .mapToDouble(s -> s.mean())
+                                        .reduce(1, (a, b) -> a * b),
+                        within(1e-9));
+        Expected expected = callused.expected(HOUSE, APRIL);
+        assertThat(expected.callus().orElseThrow().from())
+                .isEqualTo(APRIL.plusDays(dried.wound().callus().orElseThrow().least()));
+        assertThat(expected.stuck()).isEqualTo(APRIL.plusDays(callused.callusDays()));
+    }
+
+    @Test
     void inTheEndIsNeverLessThanByADay() {
         Outlook outlook = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
         double end = outlook.readyInTheEnd(HOUSE, APRIL).atLeast(15, 24);

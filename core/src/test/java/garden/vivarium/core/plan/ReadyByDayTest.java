@@ -47,6 +47,40 @@ class ReadyByDayTest {
     }
 
     @Test
+    void youngPlantsAreCountedAsPiecesAre() {
+        Tallies tallies = Tallies.of(Map.of(Interval.reached(14, 28), 5L, Interval.pending(28), 3L));
+        ReadyByDay plants = ReadyByDay.of(tallies, TIME, 35).times(2.5);
+
+        assertThat(plants.ready().exactChance(12)).as("12.5, rounded down").isEqualTo(1);
+        assertThat(plants.unknown()).as("7.5, rounded up").isEqualTo(8);
+        assertThat(plants.isKnown(12)).isTrue();
+        assertThat(plants.isKnown(13)).isFalse();
+        assertThat(plants.isKnown(20)).as("twenty at most, all of them").isFalse();
+        assertThat(plants.isKnown(21)).isTrue();
+    }
+
+    @Test
+    void theEndsOfALookCountAsTheyAre() {
+        assertThat(ReadyByDay.of(Tallies.of(Map.of(Interval.reached(14, 35), 5L)), TIME, 35)
+                        .atLeast(5))
+                .as("seen on the very day")
+                .isEqualTo(1);
+        assertThat(ReadyByDay.of(Tallies.of(Map.of(Interval.reached(35, 42), 5L)), TIME, 35)
+                        .atLeast(1))
+                .as("not yet ready on the very day")
+                .isZero();
+        assertThat(ReadyByDay.of(Tallies.of(Map.of(Interval.pending(35), 5L)), TIME, 35)
+                        .unknown())
+                .as("looked at on the very day")
+                .isZero();
+        // Where the model has all of its pieces long before, every day between two looks is as likely.
+        RootingTime quick = Times.of(new Window(1, 1.001), 0);
+        assertThat(ReadyByDay.of(Tallies.of(Map.of(Interval.reached(100, 104), 1L)), quick, 103)
+                        .atLeast(1))
+                .isCloseTo(0.75, within(1e-9));
+    }
+
+    @Test
     void batchesOfOneAimAddUp() {
         ReadyByDay one = ReadyByDay.of(Tallies.of(Map.of(Interval.reached(28, 42), 4L)), TIME, 35);
 

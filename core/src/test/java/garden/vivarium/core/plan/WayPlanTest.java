@@ -3,6 +3,8 @@ package garden.vivarium.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
@@ -333,6 +335,34 @@ class WayPlanTest {
         assertThat(just.isBeyondReach()).isFalse();
         assertThat(just.lastSafeStart()).isPresent();
         assertThat(oneFewer.lastSafeStart()).as("a day earlier would not help").isEmpty();
+    }
+
+    @Test
+    void howTheLastSafeStartCameAboutIsShown() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 75, 0.9);
+        LocalDate last = plan.lastSafeStart().orElseThrow();
+        Working working = WayWorking.lastSafeStart(plan);
+
+        assertThat(working.question().rule()).isEqualTo(WayWorking.Step.LAST_SAFE_START);
+        assertThat(working.steps())
+                .containsExactly(
+                        Statement.of(WayWorking.Step.ALL_OF_THE_STOCK, "most", 80),
+                        Statement.of(WayWorking.Step.STARTED_ON, "day", last, "chance", plan.chance(last, 80)),
+                        Statement.of(WayWorking.Step.A_DAY_LATER, "chance", plan.chance(last.plusDays(1), 80)));
+        WayPlan never = plan("semi-ripe-in-perlite", 24, 1, APRIL, 20, 0.9);
+        assertThat(WayWorking.lastSafeStart(never).steps())
+                .last()
+                .isEqualTo(Statement.of(WayWorking.Step.NEVER_SAFE, "chance", never.chance(80), "asked", 0.9));
+        WayPlan uncounted = WayPlan.of(plan.outlook(), plan.aim(), NORTHERN_HOUSE, OptionalInt.empty(), APRIL);
+        assertThat(WayWorking.lastSafeStart(uncounted).steps().get(0).rule())
+                .isEqualTo(WayWorking.Step.STOCK_NOT_KNOWN);
+        assertThat(WayWorking.take(plan).steps())
+                .extracting(Statement::rule)
+                .doesNotContain(WayWorking.Step.OUT_OF_SEASON);
+        assertThat(WayWorking.take(plan("tip-in-plugs", 24, 1, DECEMBER, 170, 0.8))
+                        .steps())
+                .extracting(Statement::rule)
+                .contains(WayWorking.Step.OUT_OF_SEASON);
     }
 
     @Test
