@@ -234,10 +234,8 @@ public class Ways {
                 plan.betterInSeason(),
                 work(protocol, plan.take().map(t -> t.pieces()).orElse(0), worked),
                 guide.cautions(plant.plant().group(), protocol).stream()
-                        .map(Caution::key)
-                        .collect(Collectors.joining(", "))
-                        .replace("-mild", "")
-                        .replace('-', ' '),
+                        .map(Caution::word)
+                        .collect(Collectors.joining(", ")),
                 false);
     }
 

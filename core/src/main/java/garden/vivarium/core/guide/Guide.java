@@ -206,13 +206,10 @@ public final class Guide {
 
     /** Where the same is said twice, only the graver stays. */
     private List<Caution> graver(Set<String> keys) {
-        if (keys.contains("latex") || keys.contains("sap")) {
-            keys.remove("sap-mild");
-        }
-        if (keys.contains("latex")) {
-            keys.remove("sap");
-        }
-        return keys.stream().flatMap(k -> caution(k).stream()).toList();
+        return keys.stream()
+                .flatMap(k -> caution(k).stream())
+                .filter(c -> c.unless().stream().noneMatch(keys::contains))
+                .toList();
     }
 
     private void checkPages() {
@@ -220,6 +217,7 @@ public final class Guide {
         words.methods().stream().flatMap(m -> m.cautions().stream()).forEach(this::requireCaution);
         words.groups().stream().flatMap(g -> g.cautions().stream()).forEach(this::requireCaution);
         requireCaution(BLADE);
+        words.cautions().stream().flatMap(c -> c.unless().stream()).forEach(this::requireCaution);
         symptoms.stream()
                 .flatMap(s -> s.causes().stream())
                 .flatMap(c -> c.cautions().stream())

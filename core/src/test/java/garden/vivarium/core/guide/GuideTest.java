@@ -325,6 +325,7 @@ class GuideTest {
             protocols/stem-soft.yaml | cautions: [                    | cautions: [sirens,         | does not know caution sirens
             vocabulary.yaml          | cautions: [blade]              | cautions: [sirens]         | does not know the caution sirens
             vocabulary.yaml          | cautions: [latex               | cautions: [sirens          | does not know the caution sirens
+            vocabulary.yaml          | unless: [latex, sap]           | unless: [sirens, sap]      | does not know the caution sirens
             vocabulary.yaml          | key: blade                     | key: knife                 | does not know caution blade
             bench-book.yaml          | method: tip cutting            | method: tip wish           | lacks tip cutting
             signs.yaml               | cautions: [                    | cautions: [sirens,         | does not know the caution sirens
