@@ -1,12 +1,13 @@
 // Building up: young plants grow upward from the soil line as days run along it. The band is one run in ten to nine in ten,
 // the ink half of them; dotted, the same with no new stock plants.
+import { days } from "./days.js";
 import { create, scaleLinear, scaleUtc, axisBottom, axisLeft, line, area, select } from "./vendor/d3.js";
 
 const WIDTH = 860;
 const HEIGHT = 280;
 const EDGE = { top: 20, right: 44, bottom: 30, left: 52 };
 const DAY = 86400000;
-const said = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+const said = days({ year: "numeric" });
 
 export function start(holder) {
   const plan = JSON.parse(holder.dataset.buildUp);
@@ -32,7 +33,7 @@ export function start(holder) {
   svg.append("text").attr("x", EDGE.left + 6).attr("y", y(plan.wanted) - 5).text(`wanted ${plan.wanted}`);
   svg.append("line").attr("class", "due").attr("x1", x(due)).attr("x2", x(due)).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
   const left = x(due) > 0.7 * WIDTH;
-  svg.append("text").attr("x", left ? x(due) - 5 : x(due) + 5).attr("y", HEIGHT - EDGE.bottom - 6).attr("text-anchor", left ? "end" : "start").text(`due ${said.format(new Date(due))}`);
+  svg.append("text").attr("x", left ? x(due) - 5 : x(due) + 5).attr("y", HEIGHT - EDGE.bottom - 6).attr("text-anchor", left ? "end" : "start").text(`due ${said(due)}`);
   svg.selectAll(".tick text").each(function plain() {
     select(this).attr("fill", null).attr("font-family", null).attr("font-size", null);
   });

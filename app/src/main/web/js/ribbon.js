@@ -1,5 +1,6 @@
 // The ribbon: a batch's life on a soil line. What happens to roots is drawn below it, what happens to shoots above it.
 // Pale bands are what is expected, ink is what was seen, a hairline is today, hatching what was lost.
+import { days } from "./days.js";
 import { create, scaleLinear, area, curveStepAfter, line } from "./vendor/d3.js";
 
 const SIZES = {
@@ -9,7 +10,7 @@ const SIZES = {
 };
 let hatches = 0;
 
-const dayName = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", timeZone: "UTC" });
+const dayName = days();
 
 export function start(holder) {
   const ribbon = JSON.parse(holder.dataset.ribbon);
@@ -95,7 +96,7 @@ function seen(svg, r, size, soil, x, hatch) {
 
 function labels(svg, r, size, soil, x) {
   const startDay = Date.parse(r.scale.start + "T00:00:00Z");
-  const day = (d) => dayName.format(new Date(startDay + d * 86400000));
+  const day = (d) => dayName(startDay + d * 86400000);
   const above = [];
   const below = [];
   const add = (d, text, under) => (under ? below : above).push([Math.min(size.width - 4, Math.max(4, x(d))), text]);

@@ -1,5 +1,6 @@
 // Start or take: days to start run along the line, the least number to take grows above it. The stock's limit lies across;
 // where the two cross is the latest safe start. The mark is the plan: dragged, or moved by arrows, it says its chance at once.
+import { days } from "./days.js";
 import { create, scaleLinear, scaleUtc, axisBottom, axisLeft, line, select, pointer } from "./vendor/d3.js";
 
 const WIDTH = 860;
@@ -14,7 +15,7 @@ export function start(holder) {
 
 const time = (day) => Date.parse(`${day}T00:00:00Z`);
 const iso = (ms) => new Date(ms).toISOString().slice(0, 10);
-const said = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
+const said = days({ weekday: "short" });
 
 class StartOrTake {
   constructor(holder, plan) {
@@ -33,7 +34,7 @@ class StartOrTake {
     this.place();
     this.line.textContent = plan.planned.take === null
       ? "No number would do from that day."
-      : `Start ${said.format(new Date(this.at.day))}, take ${plan.planned.take}: as planned.`;
+      : `Start ${said(this.at.day)}, take ${plan.planned.take}: as planned.`;
   }
 
   draw() {
@@ -58,7 +59,7 @@ class StartOrTake {
       const last = x(time(plan.planned.lastSafe));
       svg.append("line").attr("class", "due").attr("x1", last).attr("x2", last).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
       const left = last > 0.7 * WIDTH;
-      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said.format(new Date(time(plan.planned.lastSafe)))}`);
+      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said(time(plan.planned.lastSafe))}`);
     }
     const today = x(time(plan.today));
     if (today >= EDGE.left && today <= WIDTH - EDGE.right) {
@@ -107,7 +108,7 @@ class StartOrTake {
       pieces: Math.min(this.top, Math.max(1, pieces)),
     };
     this.place();
-    this.line.textContent = `Start ${said.format(new Date(this.at.day))}, take ${this.at.pieces}: …`;
+    this.line.textContent = `Start ${said(this.at.day)}, take ${this.at.pieces}: …`;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.ask(), WAIT);
     // What the mark says is what Commit commits.
@@ -120,7 +121,7 @@ class StartOrTake {
 
   place() {
     this.mark.attr("transform", `translate(${this.x(this.at.day)},${this.y(this.at.pieces)})`)
-      .attr("aria-valuenow", this.at.pieces).attr("aria-valuetext", `${said.format(new Date(this.at.day))}, ${this.at.pieces} pieces`);
+      .attr("aria-valuenow", this.at.pieces).attr("aria-valuetext", `${said(this.at.day)}, ${this.at.pieces} pieces`);
   }
 
   async ask() {
@@ -132,7 +133,7 @@ class StartOrTake {
     try {
       const answer = await (await fetch(`/plan/chance?${query}`, { signal: this.asked.signal, headers: { Accept: "application/json" } })).json();
       const enough = answer.chance !== null && answer.chance >= sure / 100;
-      this.line.textContent = `Start ${said.format(new Date(day))}, take ${pieces}: ${answer.words}${answer.chance === null ? "" : ` of ${wanted} in time`}`;
+      this.line.textContent = `Start ${said(day)}, take ${pieces}: ${answer.words}${answer.chance === null ? "" : ` of ${wanted} in time`}`;
       this.line.classList.toggle("behind", !enough);
     } catch (failed) {
       if (failed.name !== "AbortError") {
