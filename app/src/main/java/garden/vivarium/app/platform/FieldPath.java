@@ -34,11 +34,10 @@ public final class FieldPath {
     }
 
     private static Stream<String> below(RecordComponent component, String field) {
-        if (component.getName().equals(field)) {
-            return Stream.of(field);
+        // A part has no place of its own on the page, though it may be called as a field is elsewhere.
+        if (component.getType().isRecord()) {
+            return of(component.getType(), field).map(p -> component.getName() + "." + p).stream();
         }
-        return component.getType().isRecord()
-                ? of(component.getType(), field).map(p -> component.getName() + "." + p).stream()
-                : Stream.empty();
+        return component.getName().equals(field) ? Stream.of(field) : Stream.empty();
     }
 }

@@ -21,6 +21,7 @@ class FieldPathTest {
         assertThat(FieldPath.of(Outer.class, "place")).contains("inner.place");
         assertThat(FieldPath.of(Outer.class, "rows")).contains("inner.deep.rows");
         assertThat(FieldPath.of(Outer.class, "columns")).isEmpty();
+        assertThat(FieldPath.of(Outer.class, "inner")).as("a part is no field").isEmpty();
     }
 
     @Test
