@@ -106,7 +106,7 @@ public class Batches {
         }
         if (day.isBefore(batch.takenOn())) {
             throw new InvalidField(
-                    "stuckOn", Messages.text("Batches.they.were.taken.give", "takenOn", batch.takenOn()));
+                    "stuckOn", Messages.text("BatchMaker.they.were.taken.give", "takenOn", batch.takenOn()));
         }
         today.refuseFuture("stuckOn", day);
         batch.stick(day, pieces, sleepsFirst(batch));

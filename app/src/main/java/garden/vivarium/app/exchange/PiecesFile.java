@@ -77,7 +77,7 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
         if (day.filter(d -> d.isAfter(today)).isPresent()) {
             line.bad(
                     "looked_on",
-                    Messages.text("PiecesFile.still.come", "day", day.get()),
+                    Messages.text("HistoryFile.still.come", "day", day.get()),
                     "Give today or an earlier day.");
         }
         line.needed("state", 40);

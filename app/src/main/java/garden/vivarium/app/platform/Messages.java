@@ -44,14 +44,7 @@ public class Messages implements MessageSource {
      * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
      */
     public String say(String key, Object... figures) {
-        if (figures.length % 2 != 0) {
-            throw new IllegalArgumentException(key + ": figures are names and values by turns");
-        }
-        Map<String, Object> named = new HashMap<>();
-        for (int i = 0; i < figures.length; i += 2) {
-            named.put((String) figures[i], figures[i + 1]);
-        }
-        return fill(key, named);
+        return fill(key, named(key, figures));
     }
 
     /**
@@ -61,16 +54,25 @@ public class Messages implements MessageSource {
      * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
      */
     public static String text(String key, Object... figures) {
-        Object[] said = figures.clone();
-        for (int i = 1; i < said.length; i += 2) {
-            said[i] = said[i] instanceof LocalDate day ? DAY.format(day) : said[i];
-        }
-        return ALL.say(key, said);
+        return text(key, named(key, figures));
     }
 
     /** The same with the figures of a statement of the core. */
     public static String text(String key, Map<String, ?> figures) {
-        return ALL.fill(key, figures);
+        Map<String, Object> said = new HashMap<>(figures);
+        said.replaceAll((name, value) -> value instanceof LocalDate day ? DAY.format(day) : value);
+        return ALL.fill(key, said);
+    }
+
+    private static Map<String, Object> named(String key, Object... figures) {
+        if (figures.length % 2 != 0) {
+            throw new IllegalArgumentException(key + ": figures are names and values by turns");
+        }
+        Map<String, Object> named = new HashMap<>();
+        for (int i = 0; i < figures.length; i += 2) {
+            named.put((String) figures[i], figures[i + 1]);
+        }
+        return named;
     }
 
     /**

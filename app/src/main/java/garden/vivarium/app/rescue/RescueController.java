@@ -73,8 +73,7 @@ class RescueController {
             RedirectAttributes next) {
         return FormActions.run(next, "/plan#waiting", () -> {
             StockPlantView plant = stock.find(id)
-                    .orElseThrow(
-                            () -> new InvalidField("stock", Messages.text("RescueController.stock.plant.not.here")));
+                    .orElseThrow(() -> new InvalidField("stock", Messages.text("Plans.stock.plant.not.here")));
             List<Rescues.Choice> choices = rescues.choices(
                     plant, counts(rescues.sections(plant), typed), number(typed, "alone"), number(typed, "cut"));
             if (choice < 0 || choice >= choices.size()) {
