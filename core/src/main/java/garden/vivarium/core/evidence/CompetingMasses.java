@@ -110,7 +110,7 @@ final class CompetingMasses {
         return isMaximum(slope) ? p : byEm(MOST_STEPS);
     }
 
-    private double[] byEm(int mostSteps) {
+    double[] byEm(int mostSteps) {
         double[] p = new double[size];
         Arrays.fill(p, 1.0 / size);
         double[] slope = new double[size];
@@ -136,7 +136,7 @@ final class CompetingMasses {
     }
 
     /** −∂²L: Σ wᵢ Aᵢⱼ Aᵢₖ/(Ap)ᵢ², by differences over the squares that each record covers. */
-    private double[][] curvature(double[] p) {
+    double[][] curvature(double[] p) {
         double[] before = new double[size + 1];
         for (int j = 0; j < size; j++) {
             before[j + 1] = before[j] + p[j];
@@ -195,7 +195,7 @@ final class CompetingMasses {
         return next;
     }
 
-    private double[] extrapolated(double[] p, double[] once, double[] twice) {
+    double[] extrapolated(double[] p, double[] once, double[] twice) {
         double first = 0;
         double second = 0;
         for (int j = 0; j < size; j++) {
@@ -226,7 +226,7 @@ final class CompetingMasses {
     }
 
     /** Fills in Σ wᵢ Aᵢⱼ/(Ap)ᵢ for every mass j and gives the log-likelihood. */
-    private double slopes(double[] p, double[] slope) {
+    double slopes(double[] p, double[] slope) {
         double[] before = new double[size + 1];
         for (int j = 0; j < size; j++) {
             before[j + 1] = before[j] + p[j];

@@ -86,26 +86,12 @@ public record Overdispersion(double rho, int batches) {
         for (int scan = 0; scan < SCANS; scan++) {
             double step = (high - low) / SCAN;
             double[] logs = new double[SCAN + 1];
-            double best = Double.NEGATIVE_INFINITY;
             for (int i = 0; i <= SCAN; i++) {
                 logs[i] = logDensity(evidence, low + i * step);
-                best = Math.max(best, logs[i]);
             }
-            int first = 0;
-            while (logs[first] < best - NEGLIGIBLE) {
-                first++;
-            }
-            int last = SCAN;
-            while (logs[last] < best - NEGLIGIBLE) {
-                last--;
-            }
-            boolean whole = first <= 1 && last >= SCAN - 1;
-            double from = low;
-            low = from + Math.max(0, first - 1) * step;
-            high = from + Math.min(SCAN, last + 1) * step;
-            if (whole) {
-                break;
-            }
+            Stretch matters = Stretch.of(logs, NEGLIGIBLE);
+            high = low + matters.after(SCAN) * step;
+            low += matters.before() * step;
         }
         GaussIntegrator rule = new GaussIntegratorFactory().legendre(ROOT_NODES, low, high);
         double[] logs = new double[ROOT_NODES];

@@ -1,5 +1,6 @@
 package garden.vivarium.core.evidence;
 
+import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
@@ -46,20 +47,14 @@ public final class RateNodes {
         if (Math.min(a, b) < TAMED) {
             return gaussJacobi(a, b, Math.min(count, MOST_JACOBI));
         }
-        int first = SCAN;
-        int last = 0;
-        double peak = Double.NEGATIVE_INFINITY;
-        for (int i = 1; i < SCAN; i++) {
-            peak = Math.max(peak, logDensity(a, b, (double) i / SCAN));
+        double[] logs = new double[SCAN - 1];
+        for (int i = 0; i < logs.length; i++) {
+            logs[i] = logDensity(a, b, (i + 1.0) / SCAN);
         }
-        for (int i = 1; i < SCAN; i++) {
-            if (logDensity(a, b, (double) i / SCAN) > peak - NEGLIGIBLE) {
-                first = Math.min(first, i);
-                last = Math.max(last, i);
-            }
-        }
-        double low = (first - 1.0) / SCAN;
-        double half = ((last + 1.0) / SCAN - low) / 2;
+        double peak = Arrays.stream(logs).max().orElseThrow();
+        Stretch matters = Stretch.of(logs, NEGLIGIBLE);
+        double low = (double) matters.first() / SCAN;
+        double half = ((matters.last() + 2.0) / SCAN - low) / 2;
         GaussIntegrator rule = RULES.computeIfAbsent(count, n -> new GaussIntegratorFactory().legendre(n));
         double[] rates = new double[count];
         double[] rests = new double[count];
@@ -113,22 +108,13 @@ public final class RateNodes {
          * @param logs filled with the logarithms, so that the sum of their exponentials is the integral
          */
         void fill(DoubleUnaryOperator logF, double[] rates, double[] logs) {
-            double best = Double.NEGATIVE_INFINITY;
             double[] all = new double[scanned.length];
             for (int i = 0; i < all.length; i++) {
                 all[i] = scannedLogs[i] + logF.applyAsDouble(scanned[i]);
-                best = Math.max(best, all[i]);
             }
-            int first = 0;
-            while (all[first] < best - NEGLIGIBLE) {
-                first++;
-            }
-            int last = all.length - 1;
-            while (all[last] < best - NEGLIGIBLE) {
-                last--;
-            }
-            double low = (double) first / STEPS;
-            double half = ((last + 2.0) / STEPS - low) / 2;
+            Stretch matters = Stretch.of(all, NEGLIGIBLE);
+            double low = (double) matters.first() / STEPS;
+            double half = ((matters.last() + 2.0) / STEPS - low) / 2;
             GaussIntegrator rule = RULES.computeIfAbsent(rates.length, n -> new GaussIntegratorFactory().legendre(n));
             for (int i = 0; i < rates.length; i++) {
                 double s = low + half * (1 + rule.getPoint(i));

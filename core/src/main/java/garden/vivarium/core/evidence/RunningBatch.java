@@ -64,7 +64,7 @@ public final class RunningBatch {
             speeds = speeds == 1 ? 1 : 2 * speeds;
             RunningBatch finer = new RunningBatch(
                     prior.time(), open, likelihood.nodes(rates, speeds, range, DROPPED), CountMixture.FINE);
-            boolean stands = finer.isNear(batch);
+            boolean stands = finer.figures().isNear(batch.figures());
             batch = finer;
             if (stands) {
                 break;
@@ -85,13 +85,21 @@ public final class RunningBatch {
                 CountMixture.ROUGH);
     }
 
-    private boolean isNear(RunningBatch other) {
-        double variance = nodes.variance();
-        double deviation = Math.sqrt(Math.max(LEAST_VARIANCE, variance));
-        return Math.abs(nodes.mean() - other.nodes.mean()) < Math.min(STILL, STILL_SPREAD * deviation)
-                && Math.abs(variance - other.nodes.variance()) < 2 * STILL_SPREAD * deviation * deviation
-                && Math.abs(everReady() - other.everReady()) < STILL
-                && Math.abs(logEvidence() - other.logEvidence()) < STILL;
+    private Figures figures() {
+        return new Figures(nodes.mean(), nodes.variance(), everReady(), logEvidence());
+    }
+
+    /** What is read of a batch, by which two sums over it are compared. */
+    record Figures(double mean, double variance, double everReady, double logEvidence) {
+
+        /** Whether the coarser sum said the same but for what nobody would notice. */
+        boolean isNear(Figures coarser) {
+            double deviation = Math.sqrt(Math.max(LEAST_VARIANCE, variance));
+            return Math.abs(mean - coarser.mean) < Math.min(STILL, STILL_SPREAD * deviation)
+                    && Math.abs(variance - coarser.variance) < 2 * STILL_SPREAD * deviation * deviation
+                    && Math.abs(everReady - coarser.everReady) < STILL
+                    && Math.abs(logEvidence - coarser.logEvidence) < STILL;
+        }
     }
 
     /** The logarithm of Z, the weights' sum: how likely what was seen was before, up to a constant of the counts alone. */

@@ -66,22 +66,12 @@ final class RunningLikelihood {
         for (int scan = 0; scan < passes; scan++) {
             double step = (high - low) / points;
             double[] logs = new double[points + 1];
-            double best = Double.NEGATIVE_INFINITY;
             for (int j = 0; j <= points; j++) {
                 logs[j] = ofSpeed(low + j * step);
-                best = Math.max(best, logs[j]);
             }
-            int first = 0;
-            while (logs[first] < best - NEGLIGIBLE) {
-                first++;
-            }
-            int last = points;
-            while (logs[last] < best - NEGLIGIBLE) {
-                last--;
-            }
-            double from = low;
-            low = from + Math.max(0, first - 1) * step;
-            high = from + Math.min(points, last + 1) * step;
+            Stretch matters = Stretch.of(logs, NEGLIGIBLE);
+            high = low + matters.after(points) * step;
+            low += matters.before() * step;
             if (high - low > 0.6 * points * step) {
                 break;
             }

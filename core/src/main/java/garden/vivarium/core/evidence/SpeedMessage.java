@@ -75,20 +75,11 @@ record SpeedMessage(double q, double r, double mean, double variance, double log
     /** The first and last point that matter: found by looking at every tenth. */
     private static int[] range(Likelihood likelihood) {
         double[] logs = new double[(GRID_POINTS - 1) / COARSE + 1];
-        double best = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < logs.length; i++) {
             logs[i] = weight(likelihood, i * COARSE);
-            best = Math.max(best, logs[i]);
         }
-        int first = 0;
-        while (logs[first] < best - NEGLIGIBLE) {
-            first++;
-        }
-        int last = logs.length - 1;
-        while (logs[last] < best - NEGLIGIBLE) {
-            last--;
-        }
-        return new int[] {Math.max(0, (first - 1) * COARSE), Math.min(GRID_POINTS - 1, (last + 1) * COARSE)};
+        Stretch matters = Stretch.of(logs, NEGLIGIBLE);
+        return new int[] {matters.before() * COARSE, matters.after(logs.length - 1) * COARSE};
     }
 
     private static double weight(Likelihood likelihood, int i) {

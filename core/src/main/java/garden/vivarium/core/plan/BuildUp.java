@@ -111,7 +111,7 @@ public record BuildUp(
     private static final double MOST_READY = 0.8416212335729143;
 
     /** What holds for all batches of one run: the way's mean rate and how much slower than thought it runs. */
-    private record Drawn(double mean, double slower) {
+    record Drawn(double mean, double slower) {
 
         static Drawn of(SharedDoubt doubt, RandomDataGenerator draws) {
             return new Drawn(
@@ -141,7 +141,7 @@ public record BuildUp(
         return simulate(known, best.keeps());
     }
 
-    private static int[] candidates(Inputs known, int stock) {
+    static int[] candidates(Inputs known, int stock) {
         int most = Math.max(1, known.wanted() / 2);
         return Arrays.stream(new double[] {0, 1, 2, 4, 8, 16})
                 .mapToInt(times -> (int) Math.min(most, Math.round(times * stock)))
@@ -150,7 +150,7 @@ public record BuildUp(
     }
 
     /** New stock plants are work and room: they must gain a week, or more plants where the number is never reached. */
-    private boolean isBetterThan(BuildUp other) {
+    boolean isBetterThan(BuildUp other) {
         if (middle.isPresent() && other.middle.isPresent()) {
             return middle.get() <= other.middle.get() - WORTH_DAYS;
         }
@@ -258,7 +258,7 @@ public record BuildUp(
     }
 
     /** Young plants of so many pieces, and the day by which the last of them stands. */
-    private static int[] young(Inputs known, Drawn drawn, int pieces, RandomDataGenerator draws) {
+    static int[] young(Inputs known, Drawn drawn, int pieces, RandomDataGenerator draws) {
         double rho = Math.max(LEAST_RHO, known.way().doubt().strike().rho());
         double mean = Math.max(LEAST_MEAN, Math.min(1 - LEAST_MEAN, drawn.mean()));
         double p = draws.nextBeta(mean * (1 - rho) / rho, (1 - mean) * (1 - rho) / rho);
@@ -275,7 +275,7 @@ public record BuildUp(
     }
 
     /** A binomial draw: piece by piece up to a hundred, beyond that by the normal law, which batches' spread drowns. */
-    private static int succeed(int pieces, double p, RandomDataGenerator draws) {
+    static int succeed(int pieces, double p, RandomDataGenerator draws) {
         if (pieces > 100) {
             double drawn = draws.nextNormal(pieces * p, Math.sqrt(pieces * p * (1 - p)) + 1e-9);
             return (int) Math.max(0, Math.min(pieces, Math.round(drawn)));

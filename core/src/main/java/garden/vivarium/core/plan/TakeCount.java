@@ -58,7 +58,7 @@ public record TakeCount(int pieces, double chance, boolean isScaled) {
     }
 
     /** The count whose mean would just do: a place to begin. */
-    private static int guess(ReadyChance ready, OutputRatio output, int wanted) {
+    static int guess(ReadyChance ready, OutputRatio output, int wanted) {
         double mean = ready.meanShare() * output.mean();
         int most = most(wanted);
         return mean * most <= wanted ? most : (int) Math.ceil(wanted / mean);

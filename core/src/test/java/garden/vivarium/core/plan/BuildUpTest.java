@@ -11,8 +11,11 @@ import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.timing.Window;
 import java.util.List;
+import java.util.Optional;
+import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class BuildUpTest {
@@ -212,5 +215,56 @@ class BuildUpTest {
                 wanted,
                 horizon,
                 horizon);
+    }
+
+    @Test
+    void anotherChoiceMustGainAWeekOrReachWhatIsNeverReached() {
+        BuildUp day100 = choice(100, 50);
+
+        assertThat(choice(93, 50).isBetterThan(day100)).isTrue();
+        assertThat(choice(94, 50).isBetterThan(day100)).isFalse();
+        assertThat(choice(100, 90).isBetterThan(day100)).isFalse();
+        assertThat(choice(300, 50).isBetterThan(choice(-1, 90)))
+                .as("reached at all")
+                .isTrue();
+        assertThat(choice(-1, 90).isBetterThan(day100)).isFalse();
+        assertThat(choice(-1, 91).isBetterThan(choice(-1, 90)))
+                .as("never reached: more by the end")
+                .isTrue();
+        assertThat(choice(-1, 90).isBetterThan(choice(-1, 90))).isFalse();
+        assertThat(choice(-1, 89).isBetterThan(choice(-1, 90))).isFalse();
+    }
+
+    private static BuildUp choice(int middle, int inTheEnd) {
+        Optional<Integer> day = middle < 0 ? Optional.empty() : Optional.of(middle);
+        return new BuildUp(List.of(), day, day, day, List.of(new BuildUp.Point(0, 0, inTheEnd, 0)), 0.5);
+    }
+
+    @Test
+    void numbersToKeepAreTimesTheStockUpToHalfOfWhatIsWanted() {
+        assertThat(BuildUp.candidates(known(3, 400, 900), 3)).containsExactly(0, 3, 6, 12, 24, 48);
+        assertThat(BuildUp.candidates(known(3, 40, 900), 3)).containsExactly(0, 3, 6, 12, 20);
+        assertThat(BuildUp.candidates(known(3, 1, 900), 3)).containsExactly(0, 1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"40, 0.3", "100, 0.3", "101, 0.3", "400, 0.85"})
+    void successesAreBinomial(int pieces, double p) {
+        RandomDataGenerator draws = new RandomDataGenerator(7);
+        double sum = 0;
+        double squares = 0;
+        int runs = 4000;
+        for (int i = 0; i < runs; i++) {
+            int n = BuildUp.succeed(pieces, p, draws);
+            assertThat(n).isBetween(0, pieces);
+            sum += n;
+            squares += (double) n * n;
+        }
+        double mean = sum / runs;
+        double deviation = Math.sqrt(pieces * p * (1 - p));
+        assertThat(mean).isCloseTo(pieces * p, within(4 * deviation / Math.sqrt(runs)));
+        assertThat(Math.sqrt(squares / runs - mean * mean)).isCloseTo(deviation, within(0.06 * deviation));
+        assertThat(BuildUp.succeed(pieces, 1, draws)).isEqualTo(pieces);
+        assertThat(BuildUp.succeed(pieces, 0, draws)).isZero();
     }
 }

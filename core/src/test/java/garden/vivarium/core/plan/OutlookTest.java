@@ -3,6 +3,9 @@ package garden.vivarium.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.evidence.GuideFigures;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
@@ -125,5 +128,48 @@ class OutlookTest {
             ReadyChance ready, int pieces, OutputRatio output, int perPot, int pots, double chance) {
         assertThat(ready.atLeast(pots * perPot, pieces, output)).isGreaterThanOrEqualTo(chance - 1e-9);
         assertThat(ready.atLeast((pots + 1) * perPot, pieces, output)).isLessThan(chance);
+    }
+
+    /** With no batch of its own a nursery expects what the guide says. */
+    @Test
+    void anEmptyRecordExpectsWhatTheGuideSays() {
+        Protocol protocol = GUIDE.protocol("pad-in-grit").orElseThrow();
+        Way way = new Way("opuntia", "cactus", "pad", "gritty succulent mix", "");
+        GuideFigures figures = new GuideFigures(
+                protocol.figures().rate(),
+                protocol.firstSign().map(f -> f.days()),
+                protocol.ready().days());
+        NurseryRecord none = NurseryRecord.of(List.of(), w -> figures);
+
+        Outlook own = Outlook.of(protocol, none, way);
+        Outlook guide = Outlook.ofGuide(protocol, own.inSeason().strike().rho());
+
+        assertThat(own.inSeason().strike().mean())
+                .isCloseTo(guide.inSeason().strike().mean(), within(1e-9));
+        assertThat(own.inSeason().ready().day(0.5))
+                .isCloseTo(guide.inSeason().ready().day(0.5), within(1e-9));
+        assertThat(own.callus()).isPresent();
+        assertThat(own.callus().orElseThrow().survival().mean())
+                .isCloseTo(guide.callus().orElseThrow().survival().mean(), within(1e-9));
+        assertThat(own.in(SeasonFactors.IN_SEASON)).isSameAs(own.inSeason());
+        assertThat(own.in(protocol.material().season().outside())).isSameAs(own.outOfSeason());
+
+        PlannedPieces planned = own.planned(
+                way,
+                season ->
+                        new SharedDoubt(own.in(season).strike(), own.in(season).ready()),
+                HOUSE,
+                APRIL,
+                APRIL.plusDays(120),
+                1);
+        assertThat(planned.ready().atLeast(8, 12))
+                .isCloseTo(own.readyBy(HOUSE, APRIL, APRIL.plusDays(120)).atLeast(8, 12), within(1e-12));
+        assertThat(planned.output()).isEqualTo(protocol.figures().output());
+        assertThat(planned.meanOfOne())
+                .isCloseTo(
+                        planned.ready().meanShare()
+                                * protocol.figures().output().mean(),
+                        within(1e-12));
+        assertThat(planned.way()).isEqualTo(way);
     }
 }

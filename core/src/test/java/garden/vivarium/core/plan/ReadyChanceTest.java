@@ -114,4 +114,16 @@ class ReadyChanceTest {
         }
         return sum / all;
     }
+
+    @Test
+    void theMeanShareIsThatOfTheDistribution() {
+        ReadyChance ready = ReadyChance.after(new NextBatch(6.9, 2.5), TIME, 28);
+        double[] chances = ready.distribution(10);
+        double mean = 0;
+        for (int k = 0; k < chances.length; k++) {
+            mean += k * chances[k];
+        }
+
+        assertThat(ready.meanShare()).isCloseTo(mean / 10, within(1e-6)).isBetween(0.05, 0.95);
+    }
 }

@@ -157,4 +157,17 @@ class TakeCountTest {
     private static TakeCount least(ReadyChance ready, OutputRatio output, int wanted, double confidence) {
         return TakeCount.least(ready, output, wanted, confidence).orElseThrow();
     }
+
+    @Test
+    void theSearchBeginsWhereTheMeanWouldDo() {
+        ReadyChance half = ReadyChance.withUnlimitedTime(new NextBatch(50, 50));
+        OutputRatio two = new OutputRatio(List.of(0.0, 1.0));
+
+        assertThat(TakeCount.guess(half, OutputRatio.one(), 24)).isEqualTo(48);
+        assertThat(TakeCount.guess(half, OutputRatio.one(), 25)).isEqualTo(50);
+        assertThat(TakeCount.guess(half, two, 24)).isEqualTo(24);
+        assertThat(TakeCount.guess(ReadyChance.withUnlimitedTime(new NextBatch(1e-4, 50)), OutputRatio.one(), 24))
+                .as("hopeless: as many as are ever tried")
+                .isEqualTo(TakeCount.most(24));
+    }
 }

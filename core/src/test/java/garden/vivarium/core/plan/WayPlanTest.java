@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
@@ -12,7 +13,9 @@ import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -386,5 +389,40 @@ class WayPlanTest {
 
         assertThat(plan.chance(last, 80)).isGreaterThanOrEqualTo(0.9);
         assertThat(plan.chance(last.plusDays(1), 80)).isLessThan(0.9);
+    }
+
+    /** Each change is the same sum with the one thing changed. */
+    @Test
+    void whatWouldChangeTheNumberIsReckonedAnewForEach() {
+        WayPlan plan = plan("tip-in-plugs", 24, 1, APRIL, 40, 0.9);
+        Map<Object, Integer> takes = WayWorking.changes(plan).steps().stream()
+                .collect(Collectors.toMap(Statement::rule, s -> (int) s.number("take")));
+        StrikeRate strike = plan.outlook().inSeason().strike();
+        double strength = strike.alpha() + strike.beta();
+        double better = strike.mean() + 0.05;
+
+        assertThat(takes.get(WayWorking.Step.FIVE_MORE_STRIKE))
+                .isEqualTo(least(plan, strike.withBeta(better * strength, (1 - better) * strength), 0.9));
+        assertThat(takes.get(WayWorking.Step.HALF_THE_SPREAD))
+                .isEqualTo(least(plan, strike.withRho(strike.rho() / 2), 0.9));
+        assertThat(takes.get(WayWorking.Step.TWICE_KNOWN))
+                .isEqualTo(least(plan, strike.withBeta(2 * strike.alpha(), 2 * strike.beta()), 0.9));
+        assertThat(takes.get(WayWorking.Step.TEN_LESS_SURE)).isEqualTo(least(plan, strike, 0.8));
+        assertThat(WayWorking.changes(plan).steps())
+                .allSatisfy(s -> assertThat(s.number("now"))
+                        .isEqualTo(plan.take().orElseThrow().pieces()))
+                .extracting(s -> (int) s.number("take"))
+                .isSorted();
+    }
+
+    private static int least(WayPlan plan, StrikeRate strike, double confidence) {
+        Outlook outlook = plan.outlook().with(s -> strike);
+        return TakeCount.least(
+                        outlook.readyBy(NORTHERN_HOUSE, plan.start(), plan.aim().due()),
+                        outlook.output(),
+                        plan.aim().pieces(),
+                        confidence)
+                .orElseThrow()
+                .pieces();
     }
 }

@@ -116,4 +116,30 @@ class SimulatedBatchTest {
         double sigma = TRUTH.ready().sigma();
         assertThat(time.within()).isCloseTo(Math.sqrt(sigma * sigma - TRUTH.tau() * TRUTH.tau()), within(0.05));
     }
+
+    /** All alike in rate, speed and day: the day on which they come is the truth's, to the day. */
+    @Test
+    void withoutSpreadAllComeOnTheDayOfTheTruth() {
+        TrueRates sure = new TrueRates(0.9999, 1e-4, 0, Optional.of(new Window(9.9, 10.1)), new Window(29, 31), 0);
+        SimulatedBatch batch = SimulatedBatch.draw(sure, 200, new RandomDataGenerator(3));
+
+        assertThat(batch.on(5).firstSign()).isZero();
+        assertThat(batch.on(15).firstSign()).isGreaterThanOrEqualTo(198);
+        assertThat(batch.on(15).ready()).isZero();
+        assertThat(batch.on(15).lost()).isZero();
+        assertThat(batch.states(15)).filteredOn(s -> s == PieceState.FIRST_SIGN).hasSizeGreaterThanOrEqualTo(198);
+        assertThat(batch.on(45).ready()).isGreaterThanOrEqualTo(198);
+        assertThat(batch.on(45).firstSign()).isGreaterThanOrEqualTo(batch.on(45).ready());
+    }
+
+    @Test
+    void lossesShowBetweenAnEarlyDayAndALittleAfterTheLastAreReady() {
+        TrueRates poor = new TrueRates(1e-4, 1e-4, 0, Optional.empty(), new Window(20, 40), 1);
+        SimulatedBatch batch = SimulatedBatch.draw(poor, 400, new RandomDataGenerator(3));
+
+        assertThat(batch.on(5).lost()).as("0.15 of 40 days is day 6").isZero();
+        assertThat(batch.on(25).lost()).as("(25 − 6) of 38 days: a half").isBetween(160, 240);
+        assertThat(batch.on(44).lost()).isGreaterThanOrEqualTo(399);
+        assertThat(batch.states(44)).filteredOn(s -> s == PieceState.LOST).hasSizeGreaterThanOrEqualTo(399);
+    }
 }
