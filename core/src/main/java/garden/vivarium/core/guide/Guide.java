@@ -2,6 +2,7 @@ package garden.vivarium.core.guide;
 
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
@@ -9,12 +10,17 @@ import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The guide as shipped: methods, media, plant groups, cautions, protocols, the bench book and what goes wrong, read from YAML
  * and checked. */
@@ -22,9 +28,14 @@ public final class Guide {
 
     private static final String BLADE = "blade";
 
+    private static final String OPEN_GROUND = "open ground";
+    private static final String WATER = "water";
+
     private static final ObjectMapper YAML = yaml();
 
     private final Vocabulary words;
+    private final List<PlantKind> kinds;
+    private final KindFinder finder;
     private final List<Protocol> protocols;
     private final List<MethodPage> benchBook;
     private final List<Symptom> symptoms;
@@ -32,11 +43,14 @@ public final class Guide {
 
     private Guide(
             Vocabulary words,
+            List<PlantKind> kinds,
             List<Protocol> protocols,
             List<MethodPage> benchBook,
             List<Symptom> symptoms,
             List<Dispute> disputes) {
         this.words = words;
+        this.kinds = List.copyOf(kinds);
+        this.finder = new KindFinder(kinds);
         this.protocols = List.copyOf(protocols);
         this.benchBook = List.copyOf(benchBook);
         this.symptoms = List.copyOf(symptoms);
@@ -45,10 +59,13 @@ public final class Guide {
 
     private record Vocabulary(
             List<Method> methods,
+            List<PieceSort> sorts,
             List<String> media,
             List<PlantGroup> groups,
             List<Caution> cautions,
-            List<String> protocols) {}
+            List<String> protocols,
+            List<String> kinds,
+            Map<String, List<String>> narrow) {}
 
     /**
      * Reads the guide that ships with Vivarium.
@@ -66,14 +83,21 @@ public final class Guide {
                 .flatMap(file ->
                         read(files, "protocols/" + file + ".yaml", new TypeReference<List<Protocol>>() {}).stream())
                 .toList();
+        List<PlantKind> kinds = words.kinds().stream()
+                .flatMap(file -> read(files, "kinds/" + file + ".yaml", new TypeReference<List<JsonNode>>() {}).stream()
+                        .map(n -> KindReader.read(n, file)))
+                .toList();
         Guide guide = new Guide(
                 words,
+                kinds,
                 protocols,
                 read(files, "bench-book.yaml", new TypeReference<>() {}),
                 read(files, "signs.yaml", new TypeReference<>() {}),
                 read(files, "schools.yaml", new TypeReference<>() {}));
         protocols.forEach(guide::check);
         guide.checkPages();
+        kinds.forEach(guide::check);
+        guide.checkNarrow();
         return guide;
     }
 
@@ -90,6 +114,98 @@ public final class Guide {
 
     public List<Method> methods() {
         return words.methods();
+    }
+
+    /** The sorts of piece that stock plants bear. */
+    public List<PieceSort> sorts() {
+        return words.sorts();
+    }
+
+    /** The sort of the key. */
+    public Optional<PieceSort> sort(String key) {
+        return words.sorts().stream().filter(s -> s.key().equals(key)).findFirst();
+    }
+
+    /** The sort of piece that a method draws on. */
+    public PieceSort sortOf(String method) {
+        return method(method).flatMap(m -> sort(m.draws().sort())).orElseThrow();
+    }
+
+    /** All kinds of plant that are known, in the order of the files. */
+    public List<PlantKind> kinds() {
+        return kinds;
+    }
+
+    /** The kind of the key; empty for none and for one that the guide does not know. */
+    public Optional<PlantKind> kind(String key) {
+        return kinds.stream().filter(k -> k.key().equals(key)).findFirst();
+    }
+
+    /** By which the kind of a typed name is found. */
+    public KindFinder finder() {
+        return finder;
+    }
+
+    /** The sorts of piece that a kind can give, in the guide's order. */
+    public List<PieceSort> given(PlantKind kind) {
+        Set<String> keys = kind.methods().stream().map(m -> sortOf(m).key()).collect(Collectors.toSet());
+        return words.sorts().stream().filter(s -> keys.contains(s.key())).toList();
+    }
+
+    /** Why a method is never used for a kind, in a few words. */
+    public String whyNever(PlantKind kind, Method method) {
+        return kind.never().getOrDefault(method.name(), method.draws().never());
+    }
+
+    /**
+     * What is offered for a plant: of each method that is usual or possible for its kind the protocols that suit its group or,
+     * where none does, a group near to it; what suits neither its place in the open nor the kind itself is left out.
+     *
+     * @param kind the plant's kind; empty where nobody knows: then what suits the group is offered, as a guess
+     * @param group key of the plant's group
+     * @param from protocols to choose from: the guide's and a nursery's own
+     */
+    public List<OfferedWay> offered(Optional<PlantKind> kind, String group, List<Protocol> from) {
+        if (kind.isEmpty()) {
+            return from.stream()
+                    .filter(p -> p.groups().contains(group))
+                    .map(p -> new OfferedWay(p, Verdict.POSSIBLE, 0, true))
+                    .toList();
+        }
+        PlantKind known = kind.get();
+        List<OfferedWay> offered = new ArrayList<>();
+        for (String method : known.methods()) {
+            List<Protocol> all = from.stream()
+                    .filter(p -> p.method().equals(method))
+                    .filter(p -> suits(p, known))
+                    .toList();
+            nearest(all, group).stream()
+                    .map(p -> new OfferedWay(p, known.verdict(method), known.rank(method), false))
+                    .forEach(offered::add);
+        }
+        return List.copyOf(offered);
+    }
+
+    /** Those that suit a group or, where none does, the first of the groups near to it that any suits. */
+    private List<Protocol> nearest(List<Protocol> protocols, String group) {
+        return Stream.concat(Stream.of(group), group(group).stream().flatMap(g -> g.near().stream()))
+                .map(g -> protocols.stream().filter(p -> p.groups().contains(g)).toList())
+                .filter(suiting -> !suiting.isEmpty())
+                .findFirst()
+                .orElse(List.of());
+    }
+
+    private boolean suits(Protocol protocol, PlantKind kind) {
+        return words.narrow().getOrDefault(protocol.key(), List.of(kind.key())).contains(kind.key())
+                && (kind.habits().hardy() || !protocol.medium().equals(OPEN_GROUND))
+                && (kind.habits().water() != PlantKind.InWater.POOR
+                        || !protocol.medium().equals(WATER))
+                && !kind.habits().not().contains(protocol.key());
+    }
+
+    /** What is known of a method for a kind, beside what the method's protocols say of all plants. */
+    public KindFit fit(PlantKind kind, String method) {
+        return KindFit.of(kind, method(method).orElseThrow());
     }
 
     public List<String> media() {
@@ -177,31 +293,44 @@ public final class Guide {
     }
 
     /**
-     * What to mind where the act is: from the plant's group, the method and the protocol together, each once.
+     * What to mind where the act is: from the plant's kind or group, the method and the protocol together, each once.
      *
+     * @param kind the plant's kind, whose own hazards stand in the place of its group's; empty where it is not known
      * @param groupKey the plant's group
-     * @param protocol what is done
+     * @param protocols what is done; several where it is not yet chosen which way is gone
      */
-    public List<Caution> cautions(String groupKey, Protocol protocol) {
-        return cautions(groupKey, List.of(protocol));
-    }
-
-    /** The same where it is not yet chosen which of several ways is gone. */
-    public List<Caution> cautions(String groupKey, List<Protocol> protocols) {
-        Set<String> keys = new LinkedHashSet<>();
-        group(groupKey).ifPresent(g -> keys.addAll(g.cautions()));
+    public List<Caution> cautions(Optional<PlantKind> kind, String groupKey, List<Protocol> protocols) {
+        Set<String> keys = new LinkedHashSet<>(hazards(kind, groupKey));
         for (Protocol protocol : protocols) {
-            method(protocol.method()).ifPresent(m -> keys.addAll(m.cautions()));
-            keys.addAll(protocol.reasons().cautions());
+            Stream.concat(
+                            method(protocol.method()).stream().flatMap(m -> m.cautions().stream()),
+                            protocol.reasons().cautions().stream())
+                    // What a plant itself does is said by its kind, where that is known, and by nobody else.
+                    .filter(c -> kind.isEmpty() || !isOfPlants(c))
+                    .forEach(keys::add);
         }
         return graver(keys);
     }
 
+    /** The same of one way. */
+    public List<Caution> cautions(Optional<PlantKind> kind, String groupKey, Protocol protocol) {
+        return cautions(kind, groupKey, List.of(protocol));
+    }
+
     /** What to mind where a plant is cut and nothing is said of what for. */
-    public List<Caution> cautions(PlantGroup cut) {
-        Set<String> keys = new LinkedHashSet<>(cut.cautions());
+    public List<Caution> cautions(Optional<PlantKind> kind, String groupKey) {
+        Set<String> keys = new LinkedHashSet<>(hazards(kind, groupKey));
         keys.add(BLADE);
         return graver(keys);
+    }
+
+    private boolean isOfPlants(String caution) {
+        return words.groups().stream().anyMatch(g -> g.cautions().contains(caution));
+    }
+
+    private List<String> hazards(Optional<PlantKind> kind, String groupKey) {
+        return kind.map(PlantKind::hazards)
+                .orElseGet(() -> group(groupKey).map(PlantGroup::cautions).orElse(List.of()));
     }
 
     /** Where the same is said twice, only the graver stays. */
@@ -216,6 +345,12 @@ public final class Guide {
         words.methods().forEach(m -> page(m.name()));
         words.methods().stream().flatMap(m -> m.cautions().stream()).forEach(this::requireCaution);
         words.groups().stream().flatMap(g -> g.cautions().stream()).forEach(this::requireCaution);
+        words.groups().stream()
+                .flatMap(g -> g.near().stream())
+                .filter(n -> group(n).isEmpty())
+                .forEach(n -> {
+                    throw new IllegalStateException("the guide does not know the group " + n);
+                });
         requireCaution(BLADE);
         words.cautions().stream().flatMap(c -> c.unless().stream()).forEach(this::requireCaution);
         symptoms.stream()
@@ -231,6 +366,15 @@ public final class Guide {
                 });
     }
 
+    private void checkNarrow() {
+        words.narrow().forEach((protocol, of) -> {
+            if (protocol(protocol).isEmpty() || of.stream().anyMatch(k -> kind(k).isEmpty())) {
+                throw new IllegalStateException(
+                        "narrow: the guide does not know %s or one of %s".formatted(protocol, of));
+            }
+        });
+    }
+
     private void requireCaution(String key) {
         if (caution(key).isEmpty()) {
             throw new IllegalStateException("the guide does not know the caution " + key);
@@ -243,6 +387,29 @@ public final class Guide {
         p.technique().then().forEach(m -> require(p, words.media().contains(m), "medium " + m));
         p.groups().forEach(g -> require(p, group(g).isPresent(), "group " + g));
         p.reasons().cautions().forEach(c -> require(p, caution(c).isPresent(), "caution " + c));
+    }
+
+    private void check(PlantKind k) {
+        require(k, !k.usual().isEmpty(), "usual way");
+        require(k, group(k.group()).isPresent(), "group " + k.group());
+        for (String m : Stream.of(
+                        k.usual(),
+                        k.possible(),
+                        k.never().keySet(),
+                        k.figures().rate().keySet(),
+                        k.figures().ready().keySet())
+                .flatMap(Collection::stream)
+                .toList()) {
+            require(k, method(m).isPresent(), "method " + m);
+        }
+        k.hazards().forEach(c -> require(k, caution(c).isPresent(), "caution " + c));
+        k.habits().not().forEach(p -> require(k, protocol(p).isPresent(), "protocol " + p));
+    }
+
+    private static void require(PlantKind k, boolean known, String what) {
+        if (!known) {
+            throw new IllegalStateException("kind %s: the guide does not know %s".formatted(k.key(), what));
+        }
     }
 
     private static void require(Protocol p, boolean known, String what) {

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param ready how ready is told
  * @param rate usual share that becomes ready, 0 to 1, both excluded
  * @param cautions keys of what to mind whatever the plant
+ * @param draws of what a plant bears, what it uses up
  */
 public record Method(
         String name,
@@ -28,7 +29,8 @@ public record Method(
         Optional<Told> firstSign,
         Told ready,
         double rate,
-        List<String> cautions) {
+        List<String> cautions,
+        Draws draws) {
 
     /**
      * How a milestone is told.
@@ -38,6 +40,14 @@ public record Method(
      * @param days usual window
      */
     public record Told(Sign sign, String word, Window days) {}
+
+    /**
+     * What it uses up.
+     *
+     * @param sort key of the sort of piece
+     * @param never why plants by which it is never done do not allow it, where nothing closer is known
+     */
+    public record Draws(String sort, String never) {}
 
     public Method {
         cautions = List.copyOf(cautions);

@@ -7,15 +7,23 @@ import java.util.List;
  *
  * @param key the short name kept with a plant
  * @param words as growers read it
+ * @param near keys of groups whose protocols serve where it has none for a method, the nearest first
  * @param examples a few genera that belong there
  * @param cautions keys of what to mind whatever is done with them
  * @param rhythm how stock plants of the group bear being cut
  * @param flowersOnce whether a plant dies after flowering, so that its offsets are the succession
  */
 public record PlantGroup(
-        String key, String words, String examples, List<String> cautions, Rhythm rhythm, boolean flowersOnce) {
+        String key,
+        String words,
+        List<String> near,
+        String examples,
+        List<String> cautions,
+        Rhythm rhythm,
+        boolean flowersOnce) {
 
     public PlantGroup {
+        near = List.copyOf(near);
         cautions = List.copyOf(cautions);
     }
 

@@ -11,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -159,13 +160,14 @@ class GuideTest {
     @Test
     void cautionsComeFromPlantMethodAndProtocolEachOnce() {
         Protocol tip = GUIDE.protocol("latex-tip-in-water").orElseThrow();
-        assertThat(GUIDE.cautions("latex", tip).stream().map(Caution::key))
+        assertThat(GUIDE.cautions(Optional.empty(), "latex", tip).stream().map(Caution::key))
                 .containsExactly("latex", "blade", "electric");
         Protocol pad = GUIDE.protocol("pad-in-grit").orElseThrow();
-        assertThat(GUIDE.cautions("cactus", pad).stream().map(Caution::key))
+        assertThat(GUIDE.cautions(Optional.empty(), "cactus", pad).stream().map(Caution::key))
                 .startsWith("spines")
                 .doesNotHaveDuplicates();
-        assertThat(GUIDE.cautions("forest-cactus", pad).stream().map(Caution::key))
+        assertThat(GUIDE.cautions(Optional.empty(), "forest-cactus", pad).stream()
+                        .map(Caution::key))
                 .contains("bristles", "blade");
     }
 
@@ -295,7 +297,9 @@ class GuideTest {
     @Test
     void whereTheSameIsSaidTwiceTheGraverStays() {
         for (PlantGroup group : GUIDE.groups()) {
-            List<String> said = GUIDE.cautions(group).stream().map(Caution::key).toList();
+            List<String> said = GUIDE.cautions(Optional.empty(), group.key()).stream()
+                    .map(Caution::key)
+                    .toList();
             assertThat(said).contains("blade").doesNotHaveDuplicates();
             assertThat(said)
                     .as(group.key())
@@ -307,10 +311,11 @@ class GuideTest {
                 .filter(g -> g.cautions().contains("sap-mild"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(GUIDE.cautions(mild.key(), List.of()).stream().map(Caution::key))
+        assertThat(GUIDE.cautions(Optional.empty(), mild.key(), List.of()).stream()
+                        .map(Caution::key))
                 .as("alone the mild one stays")
                 .contains("sap-mild");
-        assertThat(GUIDE.cautions("latex", List.of()).stream().map(Caution::key))
+        assertThat(GUIDE.cautions(Optional.empty(), "latex", List.of()).stream().map(Caution::key))
                 .contains("latex")
                 .doesNotContain("sap", "sap-mild");
     }

@@ -1,0 +1,119 @@
+package garden.vivarium.core.guide;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import garden.vivarium.core.timing.Window;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/** Reads a line of the guide's files of kinds, in which only what differs is said. */
+final class KindReader {
+
+    private static final Set<String> FIELDS = Set.of(
+            "name",
+            "latin",
+            "also",
+            "group",
+            "usual",
+            "possible",
+            "never",
+            "rate",
+            "ready",
+            "drying",
+            "hardy",
+            "water",
+            "asleep",
+            "plantlets",
+            "not",
+            "hazards",
+            "bred",
+            "wild",
+            "thin",
+            "note");
+
+    private final JsonNode kind;
+    private final String group;
+
+    private KindReader(JsonNode kind, String group) {
+        this.kind = kind;
+        this.group = group;
+    }
+
+    /**
+     * A kind.
+     *
+     * @param kind as the file has it
+     * @param group of kinds for which the file says none: the file's own name
+     * @throws IllegalStateException if a field is not known, or one that must be there is missing
+     */
+    static PlantKind read(JsonNode kind, String group) {
+        kind.fieldNames().forEachRemaining(f -> {
+            if (!FIELDS.contains(f)) {
+                throw new IllegalStateException("kind %s: no field is called %s".formatted(kind.path("name"), f));
+            }
+        });
+        return new KindReader(kind, group).kind();
+    }
+
+    private PlantKind kind() {
+        String name = required("name").asText();
+        return new PlantKind(
+                key(name),
+                new PlantKind.Names(name, texts(required("latin")), texts(kind.path("also"))),
+                kind.path("group").asText(group),
+                texts(required("usual")),
+                texts(kind.path("possible")),
+                byKey("never", JsonNode::asText),
+                new PlantKind.Figures(
+                        byKey("rate", JsonNode::asDouble),
+                        byKey(
+                                "ready",
+                                n -> new Window(n.get(0).asDouble(), n.get(1).asDouble())),
+                        kind.has("drying") ? Optional.of(kind.get("drying").asInt()) : Optional.empty()),
+                new PlantKind.Habits(
+                        kind.path("hardy").asBoolean(false),
+                        word("water", PlantKind.InWater.class, PlantKind.InWater.UNKNOWN),
+                        word("asleep", PlantKind.Divided.class, PlantKind.Divided.EITHER),
+                        word("plantlets", PlantKind.PlantletsOn.class, PlantKind.PlantletsOn.RUNNERS),
+                        texts(kind.path("not"))),
+                texts(required("hazards")),
+                new PlantKind.Remarks(
+                        kind.path("bred").asBoolean(false),
+                        kind.path("wild").asBoolean(false),
+                        kind.path("thin").asBoolean(false),
+                        kind.has("note") ? Optional.of(kind.get("note").asText()) : Optional.empty()));
+    }
+
+    /** "lady's mantle" is kept as "ladys-mantle". */
+    static String key(String name) {
+        return name.toLowerCase(Locale.ROOT).replaceAll("['.]", "").replaceAll("[^a-z0-9]+", "-");
+    }
+
+    private JsonNode required(String field) {
+        if (!kind.has(field)) {
+            throw new IllegalStateException("kind %s lacks %s".formatted(kind.path("name"), field));
+        }
+        return kind.get(field);
+    }
+
+    private static List<String> texts(JsonNode list) {
+        List<String> texts = new ArrayList<>();
+        list.forEach(n -> texts.add(n.asText()));
+        return List.copyOf(texts);
+    }
+
+    private <T> Map<String, T> byKey(String field, Function<JsonNode, T> read) {
+        Map<String, T> values = new LinkedHashMap<>();
+        kind.path(field).properties().forEach(e -> values.put(e.getKey(), read.apply(e.getValue())));
+        return Map.copyOf(values);
+    }
+
+    private <E extends Enum<E>> E word(String field, Class<E> type, E otherwise) {
+        return kind.has(field) ? Enum.valueOf(type, kind.get(field).asText().toUpperCase(Locale.ROOT)) : otherwise;
+    }
+}

@@ -1,0 +1,25 @@
+package garden.vivarium.core.guide;
+
+import java.util.Optional;
+
+/**
+ * A sort of piece that stock plants bear and that is counted by itself: shoot tips, leaves, crowns and so on. Each method draws
+ * on one.
+ *
+ * @param key the short name kept with counts
+ * @param words as growers read it, for several
+ * @param one the same for one
+ * @param own its own rhythm of harvest; empty where the rhythm of the plant's group holds
+ */
+public record PieceSort(String key, String words, String one, Optional<PlantGroup.Rhythm> own) {
+
+    /** How it bears being taken from a plant of the group. */
+    public PlantGroup.Rhythm rhythm(PlantGroup group) {
+        return own.orElse(group.rhythm());
+    }
+
+    /** "214 shoot tips", "1 shoot tip". */
+    public String count(int number) {
+        return number + " " + (number == 1 ? one : words);
+    }
+}

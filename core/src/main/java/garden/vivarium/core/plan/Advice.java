@@ -1,0 +1,89 @@
+package garden.vivarium.core.plan;
+
+import garden.vivarium.core.guide.Verdict;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * Ways in the order in which they are advised: what the plant can bear in the time before what it cannot; what this nursery has
+ * done well with it, or with others of its kind, before what the guide only says; usual for the kind before possible; in season
+ * before out of it; the commonest method first; then the surest, the fewest pieces, the soonest and the least work.
+ *
+ * @param open the few to look at, the best first
+ * @param folded the others that could be done
+ */
+public record Advice<W>(List<W> open, List<W> folded) {
+
+    /** More than this many ways nobody compares. */
+    public static final int MOST_OPEN = 5;
+
+    public Advice {
+        open = List.copyOf(open);
+        folded = List.copyOf(folded);
+    }
+
+    /**
+     * Puts ways in order.
+     *
+     * @param ways in any order
+     * @param as what advice looks at of one
+     */
+    public static <W> Advice<W> of(List<W> ways, Function<W, AdvisedWay> as) {
+        return folded(sorted(ways, as), as);
+    }
+
+    /** Opens the first few of ways that stand in some order already: those that are possible only where none is usual. */
+    public static <W> Advice<W> folded(List<W> sorted, Function<W, AdvisedWay> as) {
+        List<W> open = new ArrayList<>();
+        List<W> folded = new ArrayList<>();
+        boolean anyUsual = sorted.stream().map(as).anyMatch(Advice::isOpen);
+        for (W way : sorted) {
+            boolean shown = (isOpen(as.apply(way)) || !anyUsual) && open.size() < MOST_OPEN;
+            (shown ? open : folded).add(way);
+        }
+        return new Advice<>(open, folded);
+    }
+
+    private static boolean isOpen(AdvisedWay way) {
+        return way.offered().verdict() == Verdict.USUAL || way.isProven();
+    }
+
+    private static <W> List<W> sorted(List<W> ways, Function<W, AdvisedWay> as) {
+        // A chance is dear to reckon, and a sort would ask for it many times.
+        return ways.stream()
+                .map(w -> new Keyed<>(w, Key.of(as.apply(w))))
+                .sorted(Comparator.comparing(Keyed::key, ORDER))
+                .map(Keyed::way)
+                .collect(Collectors.toList());
+    }
+
+    private record Keyed<W>(W way, Key key) {}
+
+    private record Key(boolean borne, AdvisedWay way, double sureness) {
+
+        static Key of(AdvisedWay way) {
+            return new Key(way.plan().take().isPresent() && !way.plan().isStockShort(), way, way.sureness());
+        }
+
+        /** 0 done well here, 1 usual, 2 possible, 3 done badly here. */
+        int standing() {
+            if (way.isPoor()) {
+                return 3;
+            }
+            return way.isProven() ? 0 : way.offered().verdict() == Verdict.USUAL ? 1 : 2;
+        }
+    }
+
+    private static final Comparator<Key> ORDER = Comparator.comparing((Key k) -> !k.borne())
+            .thenComparing(Key::standing)
+            .thenComparing(k -> k.way().offered().verdict())
+            .thenComparing(k -> !k.way().plan().isInSeason())
+            .thenComparing(k -> k.way().offered().rank())
+            .thenComparing(k -> -k.sureness())
+            .thenComparing(k -> k.way().pieces())
+            .thenComparing(k -> k.way().plan().expected().ready().to())
+            .thenComparing(k -> k.way().minutes());
+}

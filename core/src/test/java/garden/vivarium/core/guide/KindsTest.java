@@ -1,0 +1,190 @@
+package garden.vivarium.core.guide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class KindsTest {
+
+    private static final Guide GUIDE = Guide.load();
+
+    static Stream<PlantKind> everyKind() {
+        return GUIDE.kinds().stream();
+    }
+
+    @Test
+    void thereAreManyOfEveryGroupAndEachKeyIsOne() {
+        assertThat(GUIDE.kinds()).hasSizeGreaterThanOrEqualTo(180);
+        assertThat(GUIDE.kinds()).extracting(PlantKind::key).doesNotHaveDuplicates();
+        assertThat(GUIDE.kinds())
+                .extracting(PlantKind::group)
+                .containsAll(GUIDE.groups().stream().map(PlantGroup::key).toList());
+    }
+
+    @Test
+    void everyMethodIsUsualForSomeKindAndDrawsOnASort() {
+        for (Method m : GUIDE.methods()) {
+            assertThat(GUIDE.kinds().stream().anyMatch(k -> k.verdict(m.name()) == Verdict.USUAL))
+                    .as(m.name())
+                    .isTrue();
+            assertThat(GUIDE.sortOf(m.name()).words()).as(m.name()).isNotBlank();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyKind")
+    void whatIsUsualOrPossibleCanBeOfferedAndNothingIsSaidTwice(PlantKind kind) {
+        Set<String> said = new HashSet<>();
+        for (List<String> methods :
+                List.of(kind.usual(), kind.possible(), List.copyOf(kind.never().keySet()))) {
+            methods.forEach(m -> assertThat(said.add(m)).as("%s twice", m).isTrue());
+        }
+        Set<String> offered = new HashSet<>();
+        GUIDE.offered(Optional.of(kind), kind.group(), GUIDE.protocols())
+                .forEach(o -> offered.add(o.protocol().method()));
+        assertThat(offered).containsExactlyInAnyOrderElementsOf(kind.methods());
+        assertThat(GUIDE.given(kind)).isNotEmpty();
+        assertThat(kind.figures().rate().keySet()).isSubsetOf(kind.methods());
+        assertThat(kind.figures().ready().keySet()).isSubsetOf(kind.methods());
+        assertThat(kind.figures().rate().values()).allMatch(r -> r > 0 && r < 1);
+        assertThat(GUIDE.methods())
+                .filteredOn(m -> kind.verdict(m.name()) == Verdict.NEVER)
+                .allSatisfy(m -> assertThat(GUIDE.whyNever(kind, m)).isNotBlank());
+    }
+
+    /** A name may be shared by kinds of different groups, between which the group decides. */
+    @Test
+    void noNameMeansTwoKindsOfOneGroup() {
+        Map<String, PlantKind> known = new HashMap<>();
+        for (PlantKind kind : GUIDE.kinds()) {
+            kind.names()
+                    .all()
+                    .map(KindFinder::plain)
+                    .distinct()
+                    .forEach(name -> assertThat(known.put(name + " in " + kind.group(), kind))
+                            .as(name)
+                            .isNull());
+        }
+    }
+
+    /** Where a kind does nothing that its group does, the file says why it is in that group. */
+    @Test
+    void whoStartsAsNoOtherOfItsGroupSaysSo() {
+        assertThat(GUIDE.kinds())
+                .filteredOn(k -> k.remarks().note().isEmpty())
+                .allSatisfy(k -> assertThat(GUIDE.suiting(k.group()))
+                        .as(k.key())
+                        .anyMatch(p -> k.usual().contains(p.method())));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Fuchsia 'Slack Tide', '', fuchsia, true",
+        "fuschia, '', fuchsia, false",
+        "Fucsia slack tide, '', fuchsia, false",
+        "pelargoniums, '', pelargonium, true",
+        "zonal pelargonium 'Harbour Light', '', pelargonium, true",
+        "trailing geranium, '', ivy-leaved-pelargonium, true",
+        "geranium, soft, pelargonium, true",
+        "geranium, clump, cranesbill, true",
+        "Geranium pratense, '', cranesbill, true",
+        "Sempervivium, '', houseleek, false",
+        "house leek, '', houseleek, false",
+        "spiderplant, '', spider-plant, false",
+        "Ladys mantle, '', ladys-mantle, true",
+        "Saintpaulia, '', african-violet, true",
+        "strawberries, '', strawberry, true",
+        "Dahlia 'Pilot Gig', '', dahlia, true",
+        "Opuntia microdasys, '', prickly-pear, true",
+        "hydranga, '', hydrangea, false",
+        "Salvia rosmarinus, '', rosemary, true",
+        "peace lilly, '', peace-lily, false",
+    })
+    void aNameFindsItsKind(String typed, String group, String kind, boolean asWritten) {
+        KindFinder.Found found = GUIDE.finder().find(typed, group).orElseThrow();
+
+        assertThat(found.kind().key()).isEqualTo(kind);
+        assertThat(found.asWritten()).isEqualTo(asWritten);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Quibblewort", "x", "''", "12", "Slack Tide", "rbq tvz", "fern-like thing nobody knowz"})
+    void anUnknownNameFindsNoneOrOnlyWhatItSays(String typed) {
+        assertThat(GUIDE.finder().find(typed, "").stream())
+                .allSatisfy(f -> assertThat(f.kind().names().all().map(KindFinder::plain))
+                        .anyMatch(n -> KindFinder.plain(typed).contains(n)));
+    }
+
+    @Test
+    void hazardsAreTheKindsOwn() {
+        Protocol pad = GUIDE.protocol("pad-in-grit").orElseThrow();
+        Protocol basal = GUIDE.protocol("basal-shoot-in-compost").orElseThrow();
+
+        assertThat(GUIDE.cautions(GUIDE.kind("prickly-pear"), "cactus", pad))
+                .extracting(Caution::key)
+                .contains("spines")
+                .doesNotContain("poison", "sap", "sap-mild");
+        assertThat(GUIDE.cautions(GUIDE.kind("spurge"), "soft", basal))
+                .extracting(Caution::key)
+                .contains("poison", "latex");
+        assertThat(GUIDE.cautions(GUIDE.kind("fuchsia"), "soft", basal))
+                .extracting(Caution::key)
+                .doesNotContain("poison", "sap-mild");
+        assertThat(GUIDE.cautions(Optional.empty(), "soft", basal))
+                .as("a kind that nobody knows is as its group")
+                .extracting(Caution::key)
+                .contains("sap-mild");
+    }
+
+    @Test
+    void waterAndOpenGroundAreOfferedToThoseThatBearThem() {
+        assertThat(media("pelargonium")).doesNotContain("water");
+        assertThat(media("coleus")).contains("water");
+        assertThat(media("spider-plant")).doesNotContain("open ground");
+        assertThat(media("hosta")).contains("open ground");
+        assertThat(media("christmas-cactus")).as("leaf-segmented").contains("water");
+    }
+
+    private static List<String> media(String kind) {
+        PlantKind known = GUIDE.kind(kind).orElseThrow();
+        return GUIDE.offered(Optional.of(known), known.group(), GUIDE.protocols()).stream()
+                .map(o -> o.protocol().medium())
+                .toList();
+    }
+
+    @Test
+    void aKindsOwnRateAndDaysMoveThoseOfItsProtocols() {
+        PlantKind camellia = GUIDE.kind("camellia").orElseThrow();
+        Method semiRipe = GUIDE.method("semi-ripe cutting").orElseThrow();
+        KindFit fit = GUIDE.fit(camellia, "semi-ripe cutting");
+
+        assertThat(fit.days(semiRipe.ready().days()).mu())
+                .as("the method's own window becomes the kind's")
+                .isCloseTo(camellia.figures().ready().get("semi-ripe cutting").mu(), within(1e-12));
+        assertThat(fit.rate(0.65)).as("nothing is said of its rate").isCloseTo(0.65, within(1e-12));
+
+        PlantKind willow = GUIDE.kind("willow").orElseThrow();
+        KindFit easy = GUIDE.fit(willow, "hardwood cutting");
+        Method hardwood = GUIDE.method("hardwood cutting").orElseThrow();
+        assertThat(easy.rate(hardwood.rate())).isCloseTo(0.95, within(1e-12));
+        assertThat(easy.rate(hardwood.rate() + 0.1)).isBetween(0.95, 1.0);
+
+        Protocol pad = GUIDE.protocol("pad-in-grit").orElseThrow();
+        Protocol dried = GUIDE.fit(GUIDE.kind("prickly-pear").orElseThrow(), "fleshy stem or pad")
+                .fitted(pad);
+        assertThat(dried.wound().callus().orElseThrow().least()).isEqualTo(7);
+        assertThat(dried.wound().callus().orElseThrow().most()).isEqualTo(14);
+        assertThat(dried.key()).isEqualTo(pad.key());
+    }
+}
