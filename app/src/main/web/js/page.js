@@ -8,6 +8,7 @@ const starts = {
   "[data-round]": () => import("./round/round.js"),
   "[data-typed]": () => import("./refill.js"),
   "[data-live-form]": () => import("./live-form.js"),
+  "[data-kind-form]": () => import("./kind.js"),
   "[data-family]": () => import("./family.js"),
   "[data-start-or-take]": () => import("./start-or-take.js"),
   "[data-build-up]": () => import("./build-up.js"),

@@ -1,6 +1,7 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.timing.BatchCode;
@@ -30,6 +31,7 @@ class Batch extends NurseryRow {
 
     private UUID plantId;
     private String plantName;
+    private String plantKind;
     private String plantGroup;
     private UUID placeId;
 
@@ -84,6 +86,7 @@ class Batch extends NurseryRow {
         this.origin = b.origin();
         this.plantId = b.plant().id();
         this.plantName = b.plant().name();
+        this.plantKind = b.plant().kind();
         this.plantGroup = b.plant().group();
         this.placeId = b.placeId();
         this.done = b.done();
@@ -158,7 +161,7 @@ class Batch extends NurseryRow {
     }
 
     Way way() {
-        return done.way(plantName, plantGroup);
+        return done.way(new Grown(plantName, plantKind, plantGroup));
     }
 
     LocalDate stuckOn() {

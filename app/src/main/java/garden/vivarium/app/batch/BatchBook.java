@@ -201,6 +201,7 @@ public class BatchBook {
                 k.getFromBatchId(),
                 new Way(
                         k.getPlant(),
+                        k.getPlantKind(),
                         k.getPlantGroup(),
                         k.getMethod(),
                         k.getMedium(),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, UUID> {
@@ -60,13 +61,22 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select b.id from Batch b where b.taking.stuckOn is not null")
     List<UUID> stuck();
 
+    @Query("select b.id from Batch b where b.taking.stuckOn is not null and b.plantId = :plant")
+    List<UUID> stuckOf(UUID plant);
+
+    /** Batches of a plant are of what it is called now. */
+    @Modifying(clearAutomatically = true)
+    @Query("update Batch b set b.plantId = :now, b.plantName = :name, b.plantKind = :kind, b.plantGroup = :group"
+            + " where b.plantId = :before")
+    void follow(UUID before, UUID now, String name, String kind, String group);
+
     @Query("select count(b) from Batch b where b.closedOn is not null")
     long countClosed();
 
     /** What a family needs of each batch. */
     @Query(
             "select b.code as code, b.id as id, b.origin.stockPlantId as stockPlantId, b.origin.fromBatchId as fromBatchId,"
-                    + " b.plantName as plant, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
+                    + " b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
                     + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
                     + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.taking.takenOn, b.code")
     List<KinRow> kin();
@@ -81,6 +91,8 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         UUID getFromBatchId();
 
         String getPlant();
+
+        String getPlantKind();
 
         String getPlantGroup();
 

@@ -78,8 +78,7 @@ public class Batches {
         protocols.keep(protocol);
         Batch batch = maker.make(
                 wanted,
-                prognosis.outlook(
-                        protocol, wanted.plant().name(), wanted.plant().group()),
+                prognosis.outlook(protocol, wanted.plant().grown()),
                 protocol.clockStage().isPresent());
         if (wanted.taking().stuckOn() != null) {
             histories.refresh(batch);

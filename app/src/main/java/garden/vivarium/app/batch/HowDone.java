@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.persistence.Column;
@@ -45,7 +46,7 @@ public record HowDone(
     }
 
     /** The way that it makes of a plant. */
-    Way way(String plant, String group) {
-        return new Way(plant, group, method, medium, treatment, Way.Own.of(protocol, protocolVersion));
+    Way way(Grown plant) {
+        return Way.of(plant, method, medium, treatment, Way.Own.of(protocol, protocolVersion));
     }
 }

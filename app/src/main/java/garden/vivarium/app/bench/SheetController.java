@@ -55,7 +55,7 @@ class SheetController {
                 "cautions",
                 sheet.way()
                         .protocol()
-                        .map(p -> guide.cautions(sheet.batch().group(), p))
+                        .map(p -> guide.cautions(sheet.batch().way().grown(), p))
                         .orElse(List.of()));
         model.addAttribute("care", care.of(sheet.batch().id()));
         model.addAttribute("from", from(sheet.batch()).orElse(null));

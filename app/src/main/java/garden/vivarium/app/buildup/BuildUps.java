@@ -1,7 +1,7 @@
 package garden.vivarium.app.buildup;
 
 import garden.vivarium.app.evidence.Evidence;
-import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.plan.Offers;
 import garden.vivarium.app.plan.Ways;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -32,15 +32,15 @@ class BuildUps {
     private final Ways ways;
     private final Stock stock;
     private final Evidence evidence;
-    private final Protocols protocols;
+    private final Offers offers;
     private final Says says;
     private final Today today;
 
-    BuildUps(Ways ways, Stock stock, Evidence evidence, Protocols protocols, Says says, Today today) {
+    BuildUps(Ways ways, Stock stock, Evidence evidence, Offers offers, Says says, Today today) {
         this.ways = ways;
         this.stock = stock;
         this.evidence = evidence;
-        this.protocols = protocols;
+        this.offers = offers;
         this.says = says;
         this.today = today;
     }
@@ -69,7 +69,7 @@ class BuildUps {
 
     /** Ways that a plant's build-up can go by. */
     List<Protocol> ways(StockPlantView plant) {
-        return protocols.suiting(plant.plant().group());
+        return offers.protocols(plant.plant());
     }
 
     /** How many grown stock plants of the same plant there are. */
@@ -88,7 +88,7 @@ class BuildUps {
     }
 
     int grow(StockPlantView plant) {
-        return stock.rhythm(plant.plant().group()).regrowDays();
+        return plant.regrowth().rhythm().regrowDays();
     }
 
     /**
@@ -111,7 +111,6 @@ class BuildUps {
         if (suiting.isEmpty()) {
             throw new InvalidField("way", Messages.text("BuildUps.guide.has.no.way"));
         }
-        PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
         Protocol way = suiting.stream()
                 .filter(p -> p.key().equals(form.way()))
                 .findFirst()
@@ -119,12 +118,18 @@ class BuildUps {
                         .max(Comparator.comparing((Protocol p) -> proven(p, plant))
                                 .thenComparingDouble(p -> speed(p, plant)))
                         .orElseThrow());
+        PlantGroup.Rhythm rhythm = ways.bears(plant, way).regrowth().rhythm();
         Outlook outlook = ways.outlook(way, plant);
         int due = (int) ChronoUnit.DAYS.between(day, form.due());
         BuildUp.Inputs known = new BuildUp.Inputs(
                 new BuildUp.Inputs.Stock(
                         form.plants() == null ? mothers(plant) : form.plants(),
-                        form.flush() == null ? flush(plant) : form.flush(),
+                        form.flush() == null
+                                ? ways.mayTake(plant, way).stream()
+                                        .filter(n -> n > 0)
+                                        .findFirst()
+                                        .orElse(UNCOUNTED)
+                                : form.flush(),
                         rhythm.restDays(),
                         form.grow() == null ? grow(plant) : form.grow()),
                 new BuildUp.Inputs.ByWay(

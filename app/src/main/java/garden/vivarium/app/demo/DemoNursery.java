@@ -123,7 +123,7 @@ public class DemoNursery {
 
         private StockPlantForm form(DemoBook.Mother m) {
             return new StockPlantForm(
-                    new StockPlantForm.Name(m.plant(), m.group(), m.nameUnsure(), m.confirmWhen(), false),
+                    new StockPlantForm.Name(m.plant(), null, m.group(), m.nameUnsure(), m.confirmWhen(), false),
                     new StockPlantForm.Rights(m.protection(), null),
                     m.kind(),
                     new StockPlantForm.Came(

@@ -134,7 +134,7 @@ class DemoTales {
                 .measured()
                 .guessed(d.hunch(), d.minutes())
                 .made());
-        stock.cut(parent.id(), d.pieces(), day, false);
+        stock.cutFor(parent.id(), guide.protocol(d.protocol()).orElseThrow().method(), d.pieces(), null, day);
     }
 
     /** A place, and how many trays it holds. */

@@ -2,6 +2,7 @@ package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
@@ -112,10 +113,9 @@ public class Evidence {
     private record Own(UUID nursery) {}
 
     /** The way that a protocol makes of a plant. */
-    public static Way way(Protocol protocol, String plant, String group) {
-        return new Way(
+    public static Way way(Protocol protocol, Grown plant) {
+        return Way.of(
                 plant,
-                group,
                 protocol.method(),
                 protocol.medium(),
                 Way.treatment(String.join(";", protocol.technique().treatment())),
@@ -124,8 +124,8 @@ public class Evidence {
 
     /** What is to be expected of a protocol for a plant, with all that this nursery knows. */
     @Transactional(readOnly = true)
-    public Outlook outlook(Protocol protocol, String plant, String group) {
-        return Outlook.of(protocol, record(), way(protocol, plant, group));
+    public Outlook outlook(Protocol protocol, Grown plant) {
+        return Outlook.of(guide.fitted(protocol, plant), record(), way(protocol, plant));
     }
 
     /** What is not known of a way in a season, by finished batches alone: what its running batches share. */

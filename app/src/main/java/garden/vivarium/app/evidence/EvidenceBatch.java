@@ -18,6 +18,7 @@ class EvidenceBatch extends NurseryRow {
 
     private UUID batchId;
     private String plant;
+    private String plantKind;
     private String plantGroup;
     private String method;
     private String medium;
@@ -49,6 +50,7 @@ class EvidenceBatch extends NurseryRow {
     /** Takes over what is told of it now. */
     void tells(WayBatch told, BatchJudged.Life now) {
         plant = told.way().plant();
+        plantKind = told.way().kind();
         plantGroup = told.way().group();
         method = told.way().method();
         medium = told.way().medium();
@@ -83,7 +85,7 @@ class EvidenceBatch extends NurseryRow {
     WayBatch with(Tallies firstSign, Tallies ready) {
         boolean over = life == BatchJudged.Life.OVER;
         return new WayBatch(
-                new Way(plant, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
+                new Way(plant, plantKind, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
                 new SeasonFactors(slowing, thinning),
                 dried,
                 stuck,

@@ -2,6 +2,7 @@ package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Prognosis;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Protocol;
@@ -67,8 +68,8 @@ public class Running implements Prognosis {
 
     @Override
     @Transactional(readOnly = true)
-    public Outlook outlook(Protocol protocol, String plant, String group) {
-        return evidence.outlook(protocol, plant, group);
+    public Outlook outlook(Protocol protocol, Grown plant) {
+        return evidence.outlook(protocol, plant);
     }
 
     @Override

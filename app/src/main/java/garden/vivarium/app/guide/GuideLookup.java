@@ -1,5 +1,6 @@
 package garden.vivarium.app.guide;
 
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.GuideFigures;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
@@ -23,7 +24,7 @@ public class GuideLookup {
 
     /** What the guide expects of a way. */
     public GuideFigures figures(Way way) {
-        return own(way).or(() -> guide.nearest(way.method(), way.medium(), way.group()))
+        return own(way).or(() -> nearest(way))
                 .map(p -> new GuideFigures(
                         p.figures().rate(),
                         p.firstSign().map(Protocol.Test::days),
@@ -37,9 +38,19 @@ public class GuideLookup {
                 });
     }
 
+    /** The guide's protocol nearest to a way, as it is done with the plant's kind. */
+    private Optional<Protocol> nearest(Way way) {
+        return guide.nearest(way.method(), way.medium(), way.group()).map(p -> guide.fitted(p, way.grown()));
+    }
+
     /** The nursery's own protocol that a way was done by. */
     private Optional<Protocol> own(Way way) {
         return way.own().flatMap(o -> protocols.version(o.protocol(), o.version()));
+    }
+
+    /** A protocol as it is done with a plant. */
+    public Protocol fitted(Protocol protocol, Grown plant) {
+        return guide.fitted(protocol, plant);
     }
 
     /** By what a batch's milestones are told: as its protocol says or, for old records, as is usual for the method. */

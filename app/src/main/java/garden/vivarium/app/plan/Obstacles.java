@@ -4,9 +4,12 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
-import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.Sorts;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
 import garden.vivarium.core.stock.MayCut;
@@ -22,16 +25,16 @@ import org.springframework.stereotype.Component;
 @Component
 class Obstacles {
 
-    private static final int MOST_CUTS = 3;
-
-    private final Stock stock;
+    private final Sorts sorts;
+    private final Guide guide;
     private final People people;
     private final Says says;
     private final Words words;
     private final Today today;
 
-    Obstacles(Stock stock, People people, Says says, Words words, Today today) {
-        this.stock = stock;
+    Obstacles(Sorts sorts, Guide guide, People people, Says says, Words words, Today today) {
+        this.sorts = sorts;
+        this.guide = guide;
         this.people = people;
         this.says = says;
         this.words = words;
@@ -39,8 +42,8 @@ class Obstacles {
     }
 
     /** Why a way cannot be done as asked, and what could; empty where it can. */
-    Optional<String> of(StockPlantView plant, WayPlan plan) {
-        if (!plan.isBeyondReach() && !plan.isStockShort()) {
+    Optional<String> of(StockPlantView plant, Protocol protocol, WayPlan plan) {
+        if (plan.inTurn().isPresent()) {
             return Optional.empty();
         }
         int most = plan.piecesAtMost();
@@ -64,30 +67,9 @@ class Obstacles {
             if (sure > 0) {
                 said.add(words.say("obstacle.sure.of", "sure", sure));
             }
-            flushes(plant, plan, most).ifPresent(said::add);
             warmer(plan, most).ifPresent(said::add);
         }
         return Optional.of(String.join(" ", said));
-    }
-
-    /** How often the stock would have to be cut for the number to take, with its rests. */
-    private Optional<String> flushes(StockPlantView plant, WayPlan plan, int most) {
-        if (plant.isLot() || plan.take().isEmpty()) {
-            return Optional.empty();
-        }
-        int take = plan.take().get().pieces();
-        int cuts = (take + most - 1) / most;
-        // More than three cuts is no plan for one season.
-        return cuts < 2 || cuts > MOST_CUTS
-                ? Optional.empty()
-                : Optional.of(words.say(
-                        "obstacle.cuts",
-                        "take",
-                        take,
-                        "cuts",
-                        cuts,
-                        "rest",
-                        stock.rhythm(plant.plant().group()).restDays()));
     }
 
     /** Where it is the season that is in the way: what a lit shelf would do. */
@@ -112,10 +94,13 @@ class Obstacles {
     List<String> warnings(StockPlantView plant, WayRow row) {
         WayPlan plan = row.plan();
         List<String> warnings = new ArrayList<>();
-        if (plan.isBeyondReach()) {
-            warnings.add(words.say("warning.no.number"));
-        } else if (plan.isStockShort()) {
-            warnings.add(isShort(plant, plan));
+        if (plan.isUncounted()) {
+            warnings.add(words.say(
+                    "warning.count.first",
+                    "code",
+                    plant.code(),
+                    "sort",
+                    sorts.drawnOn(row.protocol().method()).words()));
         }
         if (!plan.isInSeason()) {
             Season season = row.protocol().material().season();
@@ -131,7 +116,10 @@ class Obstacles {
             warnings.add(
                     words.say("warning.season", "slower", season.slower(), "poorer", 100 * season.poorer()) + better);
         }
-        row.plan().take().flatMap(t -> overTaken(plant, t.pieces())).ifPresent(warnings::add);
+        row.plan()
+                .take()
+                .flatMap(t -> overTaken(plant, row.protocol(), t.pieces()))
+                .ifPresent(warnings::add);
         plant.mayCut(plan.start(), null).forEach(f -> warnings.add(words.of(f)));
         return warnings;
     }
@@ -142,45 +130,31 @@ class Obstacles {
     }
 
     /** Says when more is taken at once than the plant bears well. */
-    private Optional<String> overTaken(StockPlantView plant, int pieces) {
-        if (plant.piecesNow() == null
-                || pieces > plant.piecesNow()
-                || !plant.regrowth().isHard(pieces, today.date())) {
+    private Optional<String> overTaken(StockPlantView plant, Protocol protocol, int pieces) {
+        StockPlantView.Bears bears = plant.bears(sorts.drawnOn(protocol.method()));
+        int each = guide.each(plant.plant().grown(), protocol.method());
+        if (plant.state() == StockState.DYING
+                || !bears.isCounted()
+                || pieces * each > bears.pieces()
+                || !bears.regrowth().isHard(pieces * each, today.date())) {
             return Optional.empty();
         }
-        PlantGroup.Rhythm rhythm = stock.rhythm(plant.plant().group());
+        PlantGroup.Rhythm rhythm = rhythm(plant, protocol);
         return Optional.of(words.say(
                 "warning.overtaken",
                 "pieces",
                 pieces,
                 "bears",
-                plant.piecesNow(),
+                bears.pieces() / each,
                 "may",
-                plant.regrowth().mayTake(today.date(), false).orElseThrow(),
+                bears.regrowth().mayTake(today.date(), false).orElseThrow() / each,
                 "share",
                 says.percent(rhythm.share()),
                 "hard",
                 rhythm.hardCut()));
     }
 
-    private String isShort(StockPlantView plant, WayPlan plan) {
-        int can = plant.piecesNow();
-        if (can == 0) {
-            return words.say("warning.nothing.now", "code", plant.code());
-        }
-        int take = plan.take().orElseThrow().pieces();
-        int rounds = (take + can - 1) / can;
-        return words.say(
-                "warning.short",
-                "code",
-                plant.code(),
-                "can",
-                can,
-                "take",
-                take,
-                "chance",
-                says.percent(plan.chance(can)),
-                "rounds",
-                rounds > MOST_CUTS ? 0 : rounds);
+    private PlantGroup.Rhythm rhythm(StockPlantView plant, Protocol protocol) {
+        return plant.bears(sorts.drawnOn(protocol.method())).regrowth().rhythm();
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.core.plan.Advice;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -7,6 +8,8 @@ import java.util.function.ToDoubleFunction;
 
 /** By what a grower wants the ways put in order. Ways that can be done come first in each. */
 public enum Order {
+    /** As {@link Advice} has it. */
+    ADVICE("as advised", r -> 0),
     FEWEST("fewest pieces, least stock cut", WayRow::pieces),
     SUREST("surest with what the stock bears", r -> -r.plan().chance(r.plan().piecesAtMost())),
     SOONEST("soonest ready", r -> r.plan().expected().ready().to().toEpochDay());
@@ -24,6 +27,9 @@ public enum Order {
     }
 
     List<WayRow> sorted(List<WayRow> rows) {
+        if (this == ADVICE) {
+            return Advice.sorted(rows, WayRow::advised);
+        }
         // A chance is dear to reckon, and a sort would ask for it many times.
         IdentityHashMap<WayRow, Double> keys = new IdentityHashMap<>();
         rows.forEach(r -> keys.put(r, by.applyAsDouble(r)));

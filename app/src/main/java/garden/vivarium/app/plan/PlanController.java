@@ -31,13 +31,15 @@ class PlanController {
     private final Plans plans;
     private final Ways ways;
     private final PlanPage page;
+    private final AimLines lines;
     private final Stock stock;
     private final Says says;
 
-    PlanController(Plans plans, Ways ways, PlanPage page, Stock stock, Says says) {
+    PlanController(Plans plans, Ways ways, PlanPage page, AimLines lines, Stock stock, Says says) {
         this.plans = plans;
         this.ways = ways;
         this.page = page;
+        this.lines = lines;
         this.stock = stock;
         this.says = says;
     }
@@ -46,7 +48,7 @@ class PlanController {
     String plan(
             @Valid @ModelAttribute("form") PlanForm form,
             BindingResult wrong,
-            @RequestParam(defaultValue = "FEWEST") Order by,
+            @RequestParam(defaultValue = "ADVICE") Order by,
             Model model) {
         UnreadableForm.refuse(form, wrong);
         boolean asked = form.wanted() != null || form.due() != null;
@@ -94,7 +96,17 @@ class PlanController {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }
-        return answer(form, wrong, true, Order.FEWEST, model);
+        return answer(form, wrong, true, Order.ADVICE, model);
+    }
+
+    /** An aim in one line: what is understood stands in the fields, what is not is asked. */
+    @GetMapping("/line")
+    String line(@RequestParam(defaultValue = "") String line, RedirectAttributes next) {
+        AimLines.Read read = lines.read(line.substring(0, Math.min(line.length(), 200)));
+        if (!read.asks().isEmpty()) {
+            next.addFlashAttribute("asks", read.asks());
+        }
+        return "redirect:" + read.address();
     }
 
     /**

@@ -10,7 +10,8 @@ import java.util.UUID;
 
 /** An aim as typed. {@code sure} is in per cent; {@code take} is the grower's own number, or null for the least;
  * {@code with} and {@code later} are the second way of a split, and how many days later it starts;
- * {@code replaces} is a plan that this one stands for from now on, or null. */
+ * {@code replaces} is a plan that this one stands for from now on, or null; {@code have} is what there is beyond the count, for which
+ * {@code reason} holds a word, or null. */
 public record PlanForm(
         @NotNull(message = "Choose the stock plant.") UUID stock,
 
@@ -50,17 +51,22 @@ public record PlanForm(
         @Min(value = 0, message = "Give 0 days or more.") @Max(value = 365, message = "Give at most 365 days.")
         Integer later,
 
-        UUID replaces) {
+        UUID replaces,
+
+        @Min(value = 1, message = "Give 1 piece or more.")
+        @Max(value = Limits.MOST_PIECES, message = "Give at most 2,000 pieces.")
+        Integer have) {
 
     /** An aim for a way, with nothing else said. */
     public static PlanForm of(
             UUID stock, int wanted, LocalDate due, int sure, LocalDate start, String way, Integer take, String reason) {
-        return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null, null);
+        return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null, null, null);
     }
 
     /** The same aim by another way from another day. */
     PlanForm startingWith(String otherWay, LocalDate day) {
-        return new PlanForm(stock, wanted, perPot, due, sure, day, otherWay, null, null, null, null, null, null);
+        return new PlanForm(
+                stock, wanted, perPot, due, sure, day, otherWay, null, reason, null, null, null, null, have);
     }
 
     public int laterOrNone() {

@@ -7,7 +7,10 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.plan.Advice;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,10 +27,13 @@ import org.springframework.validation.BindingResult;
 class PlanPage {
 
     private static final int UNCOUNTED = 10;
+    private static final int MOST_CUTTABLE = 8;
     private static final List<String> AIM = List.of("stock", "wanted", "perPot", "due", "sure");
 
     private final Plans plans;
     private final Ways ways;
+    private final Offers offers;
+    private final Alternatives alternatives;
     private final Obstacles obstacles;
     private final Room room;
     private final Costs costs;
@@ -38,6 +44,8 @@ class PlanPage {
     PlanPage(
             Plans plans,
             Ways ways,
+            Offers offers,
+            Alternatives alternatives,
             Obstacles obstacles,
             Room room,
             Costs costs,
@@ -46,6 +54,8 @@ class PlanPage {
             Today today) {
         this.plans = plans;
         this.ways = ways;
+        this.offers = offers;
+        this.alternatives = alternatives;
         this.obstacles = obstacles;
         this.room = room;
         this.costs = costs;
@@ -58,6 +68,9 @@ class PlanPage {
     void fill(PlanForm form, BindingResult wrong, boolean asked, Order by, Model model) {
         List<StockPlantView> all = stock.live();
         committed(all, model);
+        if (!asked) {
+            model.addAttribute("cuttable", cuttable(all));
+        }
         model.addAttribute("asked", asked);
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
@@ -74,6 +87,18 @@ class PlanPage {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
         }
+    }
+
+    /** What could be cut today: rested, growing, and the fullest first. */
+    private List<StockPlantView> cuttable(List<StockPlantView> all) {
+        LocalDate day = today.date();
+        return all.stream()
+                .filter(s -> s.mayCut(day, null).isEmpty())
+                .filter(s -> s.isLot() || s.regrowth().mayTake(day, false).orElse(0) > 0)
+                .sorted(Comparator.comparing(
+                        (StockPlantView s) -> -s.regrowth().mayTake(day, false).orElse(0)))
+                .limit(MOST_CUTTABLE)
+                .toList();
     }
 
     private void committed(List<StockPlantView> all, Model model) {
@@ -100,17 +125,38 @@ class PlanPage {
 
     private void ways(PlanForm form, BindingResult wrong, StockPlantView plant, Order by, Model model) {
         List<WayRow> found = ways.ways(plant, form, by);
+        Advice<WayRow> advice = Advice.folded(found, WayRow::advised);
         model.addAttribute("ways", found);
+        model.addAttribute("open", advice.open());
+        model.addAttribute("folded", advice.folded());
+        model.addAttribute("never", offers.refused(plant.plant()));
+        if (!found.isEmpty()) {
+            model.addAttribute("whyFirst", ways.why(plant, found.get(0)));
+        }
         model.addAttribute("costs", costs.costs(found));
         model.addAttribute("by", by);
         model.addAttribute("orders", Order.values());
         model.addAttribute("young", ways.isNurseryYoung());
-        found.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> chosen(form, wrong, plant, row, model));
+        found.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
+            chosen(form, wrong, plant, row, model);
+            model.addAttribute(
+                    "cannot", alternatives.of(plant, form, row, found).orElse(null));
+        });
     }
 
     private void chosen(PlanForm form, BindingResult wrong, StockPlantView plant, WayRow row, Model model) {
         model.addAttribute("chosen", row);
-        model.addAttribute("startOrTake", StartOrTake.of(form, row, plant.piecesNow(), today.date()));
+        model.addAttribute("chosenSort", guide.sortOf(row.protocol().method()).words());
+        model.addAttribute(
+                "startOrTake",
+                StartOrTake.of(
+                        form,
+                        row,
+                        ways.borne(plant, row.protocol()).stream()
+                                .boxed()
+                                .findFirst()
+                                .orElse(null),
+                        today.date()));
         if (form.with() != null && !form.with().isBlank()) {
             split(form, wrong, plant, model);
         }
@@ -118,7 +164,7 @@ class PlanPage {
         room.doesNotFit(plant, row, form.replaces()).ifPresent(warnings::add);
         model.addAttribute("warnings", warnings);
         model.addAttribute("needsWord", obstacles.needsWord(plant, row));
-        model.addAttribute("cautions", guide.cautions(plant.plant().group(), row.protocol()));
+        model.addAttribute("cautions", guide.cautions(plant.plant().grown(), row.protocol()));
     }
 
     private void split(PlanForm form, BindingResult wrong, StockPlantView plant, Model model) {

@@ -15,7 +15,9 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.Harvesting;
 import garden.vivarium.core.plan.Hedge;
+import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
@@ -77,12 +79,13 @@ public class Plans {
         WayRow row = ways.way(plant, form)
                 .orElseThrow(() -> new InvalidField("way", Messages.text("Plans.guide.has.no.way")));
         refuse(plant, row.plan().start(), form.reason());
+        refuseBeyondStock(plant, row, form);
+        if (form.take() == null && !row.plan().inTurn().orElseThrow().isAtOnce()) {
+            return commitInTurn(plant, row, form);
+        }
         int take = form.take() != null
                 ? form.take()
-                : row.plan()
-                        .take()
-                        .map(t -> t.pieces())
-                        .orElseThrow(() -> new InvalidField("take", Messages.text("Plans.no.number.pieces.would")));
+                : row.plan().inTurn().orElseThrow().pieces();
         if (take > Limits.MOST_PIECES) {
             throw new InvalidField(
                     "take",
@@ -97,6 +100,55 @@ public class Plans {
         }
         tell(form, Map.of(plan, plan.aim().youngPlants()));
         return plan;
+    }
+
+    /** What cannot be borne is not planned, unless the grower has more than is counted and says so. */
+    private void refuseBeyondStock(StockPlantView plant, WayRow row, PlanForm form) {
+        if (form.have() != null && (form.reason() == null || form.reason().isBlank())) {
+            throw new InvalidField("reason", Messages.text("Plans.have.needs.word"));
+        }
+        if (form.take() == null && row.plan().inTurn().isEmpty()) {
+            throw new InvalidField(
+                    "take",
+                    row.plan().isBeyondReach()
+                            ? Messages.text("Plans.no.number.pieces.would")
+                            : Messages.text("Plans.more.than.it.bears", "code", plant.code()));
+        }
+        int most = Harvesting.MOST_CUTS * row.plan().piecesAtMost();
+        if (form.take() != null && !row.plan().isUncounted() && form.take() > most) {
+            throw new InvalidField(
+                    "take",
+                    Messages.text(
+                            "Plans.take.more.than.it.bears",
+                            "take",
+                            form.take(),
+                            "code",
+                            plant.code(),
+                            "bears",
+                            row.plan().piecesAtMost()));
+        }
+    }
+
+    /** One plan for each cut, each starting on its own day. */
+    private PlanView commitInTurn(StockPlantView plant, WayRow row, PlanForm form) {
+        InTurn inTurn = row.plan().inTurn().orElseThrow();
+        UUID id = UUID.randomUUID();
+        Map<PlanView, Integer> made = new LinkedHashMap<>();
+        int left = form.wanted();
+        for (InTurn.Cut cut : inTurn.cuts()) {
+            WayRow then = cut.on().equals(row.plan().start())
+                    ? row
+                    : ways.way(plant, form.startingWith(row.protocol().key(), cut.on()))
+                            .orElseThrow();
+            int share = Math.min(left, Math.round((float) form.wanted() * cut.pieces() / inTurn.pieces()));
+            made.put(half(plant, then, cut.pieces(), inTurn.chance(), form, id), share);
+            left -= share;
+        }
+        if (form.replaces() != null) {
+            replace(form.replaces(), made.keySet().iterator().next());
+        }
+        tell(form, made);
+        return made.keySet().iterator().next();
     }
 
     private void refuse(StockPlantView plant, LocalDate start, String reason) {
@@ -288,7 +340,9 @@ public class Plans {
         PlanView plan = find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
         return stick(
-                id, form.batch(plan, plant, stock.placeNamed(form.stands().place(), Climate.HEATED), protocol(plan)));
+                id,
+                form.batch(plan, plant, stock.placeNamed(form.stands().place(), Climate.HEATED), protocol(plan)),
+                form.cut().each());
     }
 
     /**
@@ -298,6 +352,16 @@ public class Plans {
      */
     @Transactional
     public BatchView stick(UUID id, NewBatch wanted) {
+        return stick(id, wanted, null);
+    }
+
+    /**
+     * The same, saying how many growths, crowns or bulbs went with each piece of a division.
+     *
+     * @param each 1 and up, or null for what is usual for the plant's kind
+     */
+    @Transactional
+    public BatchView stick(UUID id, NewBatch wanted, Integer each) {
         Plan plan = toChange(id);
         if (plan.view().standing().state() != PlanState.PLANNED) {
             throw new InvalidField(
@@ -310,11 +374,12 @@ public class Plans {
         }
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
-        stock.cut(
+        stock.cutFor(
                 plan.view().stockPlantId(),
+                wanted.done().method(),
                 wanted.taking().taken(),
-                wanted.taking().takenOn(),
-                false);
+                each,
+                wanted.taking().takenOn());
         return batch;
     }
 

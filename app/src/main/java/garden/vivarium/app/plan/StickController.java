@@ -3,6 +3,7 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.app.stock.Stock;
@@ -16,6 +17,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.StringUtils;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -51,7 +53,18 @@ class StickController {
             return "redirect:/plan";
         }
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        model.addAttribute("form", StickForm.of(plan, plant, plans.protocol(plan), today.date()));
+        model.addAttribute(
+                "form",
+                StickForm.of(
+                        plan,
+                        plant,
+                        plans.protocol(plan),
+                        isDivision(plans.protocol(plan))
+                                ? guide.each(
+                                        plant.plant().grown(),
+                                        plans.protocol(plan).method())
+                                : null,
+                        today.date()));
         return showStick(plan, plant, model);
     }
 
@@ -90,12 +103,26 @@ class StickController {
         treatments.addAll(StickForm.TREATMENTS);
         model.addAttribute("plan", plan);
         model.addAttribute("plant", plant);
-        model.addAttribute("protocol", protocol);
+        model.addAttribute(
+                "eachOf",
+                isDivision(protocol)
+                        ? Messages.text(
+                                "StickController.each",
+                                "sort",
+                                StringUtils.capitalize(
+                                        guide.sortOf(protocol.method()).words()))
+                        : null);
+        model.addAttribute("protocol", guide.fitted(protocol, plant.plant().grown()));
         model.addAttribute("treatments", treatments);
         model.addAttribute("media", guide.media());
         model.addAttribute("states", StockState.values());
         model.addAttribute("places", stock.places());
-        model.addAttribute("cautions", guide.cautions(plant.plant().group(), protocol));
+        model.addAttribute("cautions", guide.cautions(plant.plant().grown(), protocol));
         return "plan/stick";
+    }
+
+    /** Whether a piece takes several growths, crowns or bulbs with it. */
+    private boolean isDivision(Protocol protocol) {
+        return guide.method(protocol.method()).orElseThrow().family().equals("division");
     }
 }

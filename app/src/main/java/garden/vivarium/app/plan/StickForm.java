@@ -35,12 +35,16 @@ record StickForm(
         @Valid Piece piece,
         @Valid Guessed guessed) {
 
-    /** When how many were cut. */
+    /** When how many were cut and, of divisions, how many growths, crowns or bulbs went with each. */
     record Cut(
             @NotNull(message = "Say when they were cut.") LocalDate takenOn,
 
             @NotNull(message = "Say how many were cut.") @Min(value = 1, message = "Cut 1 piece or more.")
-            Integer taken) {}
+            Integer taken,
+
+            @Min(value = 1, message = "A division has 1 growth, crown or bulb or more.")
+            @Max(value = 50, message = "Give at most 50 growths, crowns or bulbs to a division.")
+            Integer each) {}
 
     /** When how many were stuck; {@code later} means that wounds dry first and day 0 is still to come. */
     record Set(boolean later, LocalDate stuckOn, Integer stuck) {}
@@ -118,7 +122,7 @@ record StickForm(
             "reused medium");
 
     StickForm {
-        cut = cut == null ? new Cut(null, null) : cut;
+        cut = cut == null ? new Cut(null, null, null) : cut;
         set = set == null ? new Set(false, null, null) : set;
         stands = stands == null ? new Stands(null) : stands;
         tray = tray == null ? new Tray(false, null, null, null) : tray;
@@ -127,12 +131,12 @@ record StickForm(
         guessed = guessed == null ? new Guessed(null, null) : guessed;
     }
 
-    static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, LocalDate today) {
+    static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, Integer each, LocalDate today) {
         int[] tray = trayFor(plan.start().take());
         String vessel = protocol.placing().vessel().words();
         var piece = protocol.material().piece();
         return new StickForm(
-                new Cut(today, plan.start().take()),
+                new Cut(today, plan.start().take(), each),
                 new Set(
                         protocol.wound().callus().isPresent(),
                         today,

@@ -1,6 +1,5 @@
 package garden.vivarium.app.plan;
 
-import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -30,13 +29,13 @@ public class TopUps {
 
     private final Ways ways;
     private final Stock stock;
-    private final Protocols protocols;
+    private final Offers offers;
     private final Today today;
 
-    TopUps(Ways ways, Stock stock, Protocols protocols, Today today) {
+    TopUps(Ways ways, Stock stock, Offers offers, Today today) {
         this.ways = ways;
         this.stock = stock;
-        this.protocols = protocols;
+        this.offers = offers;
         this.today = today;
     }
 
@@ -73,7 +72,7 @@ public class TopUps {
     public Optional<Advice> advise(Shortfall s) {
         List<StockPlantView> parents = stock.live().stream()
                 .filter(p -> p.plant().id().equals(s.plant()))
-                .filter(p -> most(p) > 0)
+                .filter(p -> p.counts().stream().anyMatch(b -> !b.isCounted() || b.pieces() > 0))
                 .filter(p -> p.mayCut(today.date(), null).stream().allMatch(f -> f.weight() == MayCut.Weight.WARNING))
                 .toList();
         if (parents.isEmpty()) {
@@ -85,14 +84,17 @@ public class TopUps {
     }
 
     private Optional<Advice> best(Shortfall s, List<StockPlantView> parents, boolean proven) {
-        // Plants that stand alike give alike: of those, the one that bears most.
-        Map<Setting, StockPlantView> fullest = new HashMap<>();
-        parents.forEach(p -> fullest.merge(ways.setting(p), p, (one, other) -> most(one) >= most(other) ? one : other));
-        return protocols.suiting(parents.get(0).plant().group()).stream()
+        return offers.protocols(parents.get(0).plant()).stream()
                 .filter(w -> s.proven().contains(w.key()) == proven)
                 .flatMap(w -> {
                     Outlook outlook = ways.outlook(w, parents.get(0));
-                    return fullest.entrySet().stream().map(f -> new Candidate(f.getValue(), w, outlook, f.getKey()));
+                    // Plants that stand alike give alike: of those, the one that bears most.
+                    Map<Setting, StockPlantView> fullest = new HashMap<>();
+                    parents.forEach(p -> fullest.merge(
+                            ways.setting(p), p, (one, other) -> most(one, w) >= most(other, w) ? one : other));
+                    return fullest.entrySet().stream()
+                            .filter(f -> most(f.getValue(), w) > 0)
+                            .map(f -> new Candidate(f.getValue(), w, outlook, f.getKey()));
                 })
                 .flatMap(c -> least(s, c, today.date()).stream().map(t -> new Found(c, t)))
                 .min(Comparator.comparingInt(f -> f.topUp().pieces()))
@@ -136,10 +138,10 @@ public class TopUps {
                 ways.planned(c.way(), c.outlook(), c.from(), day, s.due(), 1),
                 s.wanted(),
                 s.confidence(),
-                most(c.from()));
+                most(c.from(), c.way()));
     }
 
-    private static int most(StockPlantView p) {
-        return p.piecesNow() == null ? Limits.MOST_PIECES : Math.min(Limits.MOST_PIECES, p.piecesNow());
+    private int most(StockPlantView p, Protocol way) {
+        return Math.min(Limits.MOST_PIECES, ways.borne(p, way).orElse(Limits.MOST_PIECES));
     }
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.bench.Ribbon;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.AdvisedWay;
 import garden.vivarium.core.plan.TraySpace;
 import garden.vivarium.core.plan.WayPlan;
 import garden.vivarium.core.plan.WayWorking;
@@ -12,8 +13,7 @@ import java.util.Optional;
 /**
  * One way in answer to an aim, as the page lists it.
  *
- * @param protocol the way
- * @param plan what it asks and promises
+ * @param advised the way, what the guide says of it, and what it asks and promises
  * @param ribbon its life, on the axis that all ways share
  * @param weightOfOwn pieces of this nursery that the rate rests on
  * @param youngPlants young plants in time, if the number to take is taken; empty where none would do
@@ -24,8 +24,7 @@ import java.util.Optional;
  * @param chosen whether it is the one looked at
  */
 public record WayRow(
-        Protocol protocol,
-        WayPlan plan,
+        AdvisedWay advised,
         Ribbon ribbon,
         int weightOfOwn,
         Optional<YoungPlants> youngPlants,
@@ -43,16 +42,25 @@ public record WayRow(
      */
     public record Work(int minutes, int batches) {}
 
+    /** As it is done with the plant's kind. */
+    public Protocol protocol() {
+        return advised.offered().protocol();
+    }
+
+    public WayPlan plan() {
+        return advised.plan();
+    }
+
     /** Whether it can be done with this stock, started on the day asked. */
     public boolean isFeasible() {
-        return plan.take().isPresent() && !plan.isStockShort();
+        return plan().inTurn().isPresent();
     }
 
     /** Trays times days that it takes. */
     public int trayDays() {
-        return plan.take()
+        return plan().inTurn()
                 .map(t -> TraySpace.trayDays(
-                        plan.expected(),
+                        plan().expected(),
                         t.pieces(),
                         youngPlants.map(YoungPlants::middle).orElse(0)))
                 .orElse(0);
@@ -60,24 +68,24 @@ public record WayRow(
 
     /** How the number to take came about. */
     public Working takeWorking() {
-        return WayWorking.take(plan);
+        return WayWorking.take(plan());
     }
 
     /** What would change the number to take most: a few changes, the greatest first. */
     public Working changesWorking() {
-        return WayWorking.changes(plan);
+        return WayWorking.changes(plan());
     }
 
     /** How the last safe start came about. */
     public Working lastSafeStartWorking() {
-        return WayWorking.lastSafeStart(plan);
+        return WayWorking.lastSafeStart(plan());
     }
 
     int pieces() {
-        return plan.take().map(t -> t.pieces()).orElse(Integer.MAX_VALUE);
+        return plan().inTurn().map(t -> t.pieces()).orElse(Integer.MAX_VALUE);
     }
 
     WayRow asChosen(boolean yes) {
-        return new WayRow(protocol, plan, ribbon, weightOfOwn, youngPlants, obstacle, better, work, cautions, yes);
+        return new WayRow(advised, ribbon, weightOfOwn, youngPlants, obstacle, better, work, cautions, yes);
     }
 }

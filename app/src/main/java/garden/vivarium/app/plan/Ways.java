@@ -3,7 +3,6 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.bench.Ribbon;
 import garden.vivarium.app.evidence.Evidence;
-import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -11,18 +10,27 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.evidence.Closeness;
+import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.OfferedWay;
+import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Verdict;
+import garden.vivarium.core.plan.AdvisedWay;
 import garden.vivarium.core.plan.Aim;
 import garden.vivarium.core.plan.Expected;
+import garden.vivarium.core.plan.Harvesting;
 import garden.vivarium.core.plan.Hedge;
+import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Making;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.PlannedPieces;
 import garden.vivarium.core.plan.Setting;
 import garden.vivarium.core.plan.WayPlan;
+import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -46,7 +54,7 @@ public class Ways {
     private final Evidence evidence;
     private final BatchBook book;
     private final Obstacles obstacles;
-    private final Protocols protocols;
+    private final Offers offers;
     private final Guide guide;
     private final People people;
     private final Says says;
@@ -56,7 +64,7 @@ public class Ways {
             Evidence evidence,
             BatchBook book,
             Obstacles obstacles,
-            Protocols protocols,
+            Offers offers,
             Guide guide,
             People people,
             Says says,
@@ -64,7 +72,7 @@ public class Ways {
         this.evidence = evidence;
         this.book = book;
         this.obstacles = obstacles;
-        this.protocols = protocols;
+        this.offers = offers;
         this.guide = guide;
         this.people = people;
         this.says = says;
@@ -80,8 +88,8 @@ public class Ways {
     List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
         AimedPlans asked = asked(plant, form);
         Map<String, BatchBook.Worked> worked = book.worked();
-        List<WayRow> rows = order.sorted(protocols.suiting(plant.plant().group()).stream()
-                .map(p -> row(p, asked.plan(p), plant, asked.aim(), worked))
+        List<WayRow> rows = order.sorted(offers.of(plant.plant()).stream()
+                .map(o -> row(o, asked.plan(o.protocol()), plant, asked.aim(), worked))
                 .toList());
         String wanted = form.way() != null
                         && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
@@ -98,7 +106,7 @@ public class Ways {
         LocalDate day = today.date();
         Setting setting = setting(plant);
         Map<Protocol, Making> made = new LinkedHashMap<>();
-        for (Protocol p : protocols.suiting(plant.plant().group())) {
+        for (Protocol p : offers.protocols(plant.plant())) {
             made.put(p, Making.of(outlook(p, plant), setting, day, pieces));
         }
         LocalDate until = made.values().stream()
@@ -143,11 +151,11 @@ public class Ways {
     public Optional<WayRow> way(StockPlantView plant, PlanForm form) {
         AimedPlans asked = asked(plant, form);
         Map<String, BatchBook.Worked> worked = book.worked();
-        return protocols.suiting(plant.plant().group()).stream()
-                .filter(p -> p.key().equals(form.way()))
+        return offers.of(plant.plant()).stream()
+                .filter(o -> o.protocol().key().equals(form.way()))
                 .findFirst()
-                .map(p -> row(p, asked.plan(p), plant, asked.aim(), worked))
-                .or(() -> ways(plant, form, Order.FEWEST).stream().findFirst());
+                .map(o -> row(o, asked.plan(o.protocol()), plant, asked.aim(), worked))
+                .or(() -> ways(plant, form, Order.ADVICE).stream().findFirst());
     }
 
     /**
@@ -170,7 +178,7 @@ public class Ways {
         WayRow other = way(plant, then)
                 .filter(r -> r.protocol().key().equals(form.with()))
                 .orElseThrow(() -> new InvalidField("with", Messages.text("Ways.no.such.way.choose")));
-        int most = plant.piecesNow() == null ? Limits.MOST_PIECES : plant.piecesNow();
+        int most = borne(plant, one.protocol()).orElse(Limits.MOST_PIECES);
         return Hedge.best(
                         planned(one.protocol(), plant, start, form.due(), form.perPotOrOne()),
                         planned(other.protocol(), plant, second, form.due(), form.perPotOrOne()),
@@ -188,7 +196,7 @@ public class Ways {
     /** The same where what is to be expected is reckoned already. */
     PlannedPieces planned(
             Protocol protocol, Outlook outlook, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
-        Way way = Evidence.way(protocol, plant.plant().name(), plant.plant().group());
+        Way way = Evidence.way(protocol, plant.plant().grown());
         return outlook.planned(way, season -> evidence.beforeRunning(way, season), setting(plant), start, due, perPot);
     }
 
@@ -204,8 +212,39 @@ public class Ways {
         LocalDate start = form.start() == null ? today.date() : form.start();
         Aim aim = aim(form, start);
         Setting setting = setting(plant);
-        OptionalInt limit = plant.piecesNow() == null ? OptionalInt.empty() : OptionalInt.of(plant.piecesNow());
-        return new AimedPlans(aim, p -> WayPlan.of(outlook(p, plant), aim, setting, limit, start));
+        return new AimedPlans(
+                aim, p -> WayPlan.of(outlook(p, plant), aim, setting, harvesting(plant, p, form.have()), start));
+    }
+
+    /** What a stock plant bears for a way. */
+    public StockPlantView.Bears bears(StockPlantView plant, Protocol protocol) {
+        return plant.bears(guide.sortOf(protocol.method()));
+    }
+
+    /** How many pieces of a way a stock plant bears; empty where nobody has counted what the way draws on. */
+    public OptionalInt borne(StockPlantView plant, Protocol protocol) {
+        StockPlantView.Bears bears = bears(plant, protocol);
+        return bears.isCounted()
+                ? OptionalInt.of(bears.pieces() / guide.each(plant.plant().grown(), protocol.method()))
+                : OptionalInt.empty();
+    }
+
+    /** What it can give of a way, with what the grower says that it has beyond the count. */
+    private Harvesting harvesting(StockPlantView plant, Protocol protocol, Integer have) {
+        Regrowth regrowth = bears(plant, protocol).regrowth();
+        PlantGroup.Rhythm rhythm = regrowth.rhythm();
+        return new Harvesting(
+                have == null ? borne(plant, protocol) : OptionalInt.of(have),
+                rhythm.restDays(),
+                Math.min(1, (double) rhythm.restDays() / rhythm.regrowDays()),
+                plant.isLot() ? 1 : Harvesting.MOST_CUTS);
+    }
+
+    /** How many pieces of a way may be taken at once and leave the plant strong; empty where nobody has counted. */
+    public OptionalInt mayTake(StockPlantView plant, Protocol protocol) {
+        return bears(plant, protocol).regrowth().mayTake(today.date(), false).stream()
+                .mapToInt(n -> n / guide.each(plant.plant().grown(), protocol.method()))
+                .findFirst();
     }
 
     /** Where a stock plant stands, as far as the season goes. */
@@ -215,28 +254,38 @@ public class Ways {
 
     /** What is to be expected of a protocol for a stock plant. */
     public Outlook outlook(Protocol protocol, StockPlantView plant) {
-        return evidence.outlook(protocol, plant.plant().name(), plant.plant().group());
+        return evidence.outlook(protocol, plant.plant().grown());
     }
 
     private WayRow row(
-            Protocol protocol, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchBook.Worked> worked) {
+            OfferedWay offered, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchBook.Worked> worked) {
+        Protocol protocol = offered.protocol();
         Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
         double own = plan.season().strike().shares().stream()
                 .mapToDouble(s -> s.weight())
                 .sum();
+        WayRow.Work work = work(protocol, plan.inTurn().map(InTurn::pieces).orElse(0), worked);
         return new WayRow(
-                protocol,
-                plan,
+                new AdvisedWay(
+                        offered, plan, ownBatches(plan), protocol.figures().rate(), work.minutes()),
                 ribbon,
                 (int) Math.round(own),
-                plan.take().map(t -> plan.youngPlants(t.pieces())),
-                obstacles.of(plant, plan),
+                plan.inTurn().map(t -> plan.youngPlants(t.pieces())),
+                obstacles.of(plant, protocol, plan),
                 plan.betterInSeason(),
-                work(protocol, plan.take().map(t -> t.pieces()).orElse(0), worked),
-                guide.cautions(plant.plant().group(), protocol).stream()
+                work,
+                guide.cautions(plant.plant().grown(), protocol).stream()
                         .map(Caution::word)
                         .collect(Collectors.joining(", ")),
                 false);
+    }
+
+    /** Batches of this plant by just this way, whatever the season. */
+    private static int ownBatches(WayPlan plan) {
+        return plan.season().strike().shares().stream()
+                .filter(s -> s.closeness() == Closeness.THIS_WAY || s.closeness() == Closeness.OTHER_SEASON)
+                .mapToInt(s -> s.batches())
+                .sum();
     }
 
     /** By this nursery's own pace where it was timed, else by the protocol's. */
@@ -274,6 +323,33 @@ public class Ways {
         }
         return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
     }
+
+    /** Why the first way stands first, in a sentence. */
+    @Transactional(readOnly = true)
+    String why(StockPlantView plant, WayRow first) {
+        AdvisedWay advised = first.advised();
+        NurseryRecord.Past past = evidence.record()
+                .past(Evidence.way(first.protocol(), plant.plant().grown()));
+        String method = first.protocol().method();
+        if (past.pieces() > 0) {
+            return Messages.text(
+                    advised.isPoor() ? "Ways.why.poor" : "Ways.why.own",
+                    "pieces",
+                    past.pieces(),
+                    "method",
+                    method,
+                    "share",
+                    (double) past.kept() / past.pieces());
+        }
+        String kind =
+                guide.kind(plant.plant().kind()).map(k -> k.names().name()).orElse("");
+        String key = advised.offered().guess()
+                ? "Ways.why.guess"
+                : advised.offered().verdict() == Verdict.USUAL ? "Ways.why.usual" : "Ways.why.possible";
+        return Messages.text(
+                key, "kind", kind, "share", first.plan().season().strike().mean());
+    }
+
     /** Whether so few batches are finished that numbers are rougher than they say. */
     @Transactional(readOnly = true)
     boolean isNurseryYoung() {

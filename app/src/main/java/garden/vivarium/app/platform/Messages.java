@@ -60,7 +60,9 @@ public class Messages implements MessageSource {
     /** The same with the figures of a statement of the core. */
     public static String text(String key, Map<String, ?> figures) {
         Map<String, Object> said = new HashMap<>(figures);
-        said.replaceAll((name, value) -> value instanceof LocalDate day ? DAY.format(day) : value);
+        said.replaceAll((name, value) -> value instanceof LocalDate day
+                ? DAY.format(day)
+                : value instanceof Boolean yes ? (yes ? "yes" : "no") : value);
         return ALL.fill(key, said);
     }
 

@@ -48,9 +48,7 @@ class RescueController {
             List<Section> sections = rescues.sections(p);
             model.addAttribute("plant", p);
             model.addAttribute("sections", sections);
-            model.addAttribute(
-                    "cautions",
-                    guide.group(p.plant().group()).map(guide::cautions).orElse(List.of()));
+            model.addAttribute("cautions", guide.cautions(p.plant().grown()));
             if (sections.stream().anyMatch(s -> typed.containsKey(s.name()))) {
                 try {
                     model.addAttribute(

@@ -1,6 +1,7 @@
 package garden.vivarium.app.rescue;
 
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.plan.Offers;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.Ways;
 import garden.vivarium.app.platform.InvalidField;
@@ -33,13 +34,15 @@ class Rescues {
 
     private final Ways ways;
     private final Plans plans;
+    private final Offers offers;
     private final Protocols protocols;
     private final Guide guide;
     private final Today today;
 
-    Rescues(Ways ways, Plans plans, Protocols protocols, Guide guide, Today today) {
+    Rescues(Ways ways, Plans plans, Offers offers, Protocols protocols, Guide guide, Today today) {
         this.ways = ways;
         this.plans = plans;
+        this.offers = offers;
         this.protocols = protocols;
         this.guide = guide;
         this.today = today;
@@ -67,7 +70,7 @@ class Rescues {
 
     /** The kinds of section that some way of the plant's group needs. */
     List<Section> sections(StockPlantView plant) {
-        return protocols.suiting(plant.plant().group()).stream()
+        return offers.protocols(plant.plant()).stream()
                 .map(this::section)
                 .distinct()
                 .sorted()
@@ -118,7 +121,7 @@ class Rescues {
     private List<Rescue.Open> open(StockPlantView plant) {
         List<Rescue.Open> open = new ArrayList<>();
         Setting setting = ways.setting(plant);
-        for (Protocol p : protocols.suiting(plant.plant().group())) {
+        for (Protocol p : offers.protocols(plant.plant())) {
             open.add(new Rescue.Open(
                     p.key(), p.title(), section(p), ways.outlook(p, plant).readyInTheEnd(setting, today.date())));
         }

@@ -2,6 +2,7 @@ package garden.vivarium.app.shed;
 
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
@@ -62,7 +63,7 @@ class Schools {
 
     /** What this nursery's batches say of a protocol, over the plants of a group. */
     private static OwnRecord own(NurseryRecord record, Protocol p, String group) {
-        Way way = Evidence.way(p, "", group);
+        Way way = Evidence.way(p, Grown.ofGroup(group));
         List<WayBatch> batches = record.ways().entrySet().stream()
                 .filter(e -> e.getKey().group().equals(group))
                 .flatMap(e -> e.getValue().stream())

@@ -3,6 +3,7 @@ package garden.vivarium.app.shed;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.PlantGroup;
@@ -56,7 +57,8 @@ class ShedController {
         model.addAttribute("method", guide.method(protocol.method()).orElseThrow());
         model.addAttribute("page", guide.page(protocol.method()));
         model.addAttribute("months", protocol.material().season().localMonths(people.hemisphere()));
-        model.addAttribute("cautions", guide.cautions(protocol.groups().get(0), protocol));
+        model.addAttribute(
+                "cautions", guide.cautions(Grown.ofGroup(protocol.groups().get(0)), protocol));
         model.addAttribute("versions", protocol.isOwn() ? protocols.versions(key) : List.of());
         model.addAttribute(
                 "groups",

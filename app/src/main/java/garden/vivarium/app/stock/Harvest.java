@@ -10,20 +10,22 @@ import java.util.UUID;
 class Harvest extends NurseryRow {
 
     private UUID stockPlantId;
+    private String sort;
     private LocalDate cutOn;
     private int pieces;
     private boolean hard;
 
     protected Harvest() {}
 
-    Harvest(UUID stockPlantId, LocalDate cutOn, int pieces, boolean hard) {
+    Harvest(UUID stockPlantId, String sort, LocalDate cutOn, int pieces, boolean hard) {
         this.stockPlantId = stockPlantId;
+        this.sort = sort;
         this.cutOn = cutOn;
         this.pieces = pieces;
         this.hard = hard;
     }
 
     HarvestView view() {
-        return new HarvestView(cutOn, pieces, hard);
+        return new HarvestView(sort, cutOn, pieces, hard);
     }
 }

@@ -3,4 +3,4 @@ package garden.vivarium.app.stock;
 import java.time.LocalDate;
 
 /** Pieces cut on a day; {@code hard} means to the lowest live node. */
-public record HarvestView(LocalDate cutOn, int pieces, boolean hard) {}
+public record HarvestView(String sort, LocalDate cutOn, int pieces, boolean hard) {}

@@ -11,6 +11,10 @@ import jakarta.persistence.Enumerated;
 class Plant extends NurseryRow {
 
     private String name;
+
+    // Null until it was looked for; empty where the guide does not know it.
+    private String kind;
+
     private String plantGroup;
 
     @Enumerated(EnumType.STRING)
@@ -24,15 +28,34 @@ class Plant extends NurseryRow {
 
     protected Plant() {}
 
-    Plant(String name, String plantGroup, Protection protection, boolean flowersOnce) {
+    Plant(String name, String kind, String plantGroup, Protection protection, boolean flowersOnce) {
         this.name = name;
+        this.kind = kind;
         this.plantGroup = plantGroup;
         this.protection = protection;
         this.flowersOnce = flowersOnce;
     }
 
-    /** What is known of it; batches keep the group they were stuck under. */
-    void describe(String group, Protection guarded, String licenceNoted, boolean sure, String confirmed, boolean once) {
+    /** Is called otherwise. */
+    void rename(String other) {
+        name = other;
+    }
+
+    /** Is of a kind of the guide; empty where that does not know it. */
+    void is(String found) {
+        kind = found;
+    }
+
+    /** What is known of it. */
+    void describe(
+            String found,
+            String group,
+            Protection guarded,
+            String licenceNoted,
+            boolean sure,
+            String confirmed,
+            boolean once) {
+        kind = found;
         plantGroup = group;
         protection = guarded;
         licence = licenceNoted;
@@ -42,6 +65,15 @@ class Plant extends NurseryRow {
     }
 
     PlantView view() {
-        return new PlantView(getId(), name, plantGroup, protection, licence, nameSure, confirmWhen, flowersOnce);
+        return new PlantView(
+                getId(),
+                name,
+                kind == null ? "" : kind,
+                plantGroup,
+                protection,
+                licence,
+                nameSure,
+                confirmWhen,
+                flowersOnce);
     }
 }

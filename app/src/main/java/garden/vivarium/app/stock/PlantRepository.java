@@ -10,4 +10,6 @@ interface PlantRepository extends JpaRepository<Plant, UUID> {
     Optional<Plant> findByName(String name);
 
     List<Plant> findAllByOrderByName();
+
+    List<Plant> findByKindIsNull();
 }

@@ -1,17 +1,26 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.core.Grown;
 import java.util.UUID;
 
 /**
- * A plant as other modules and pages see it; {@code group} is the guide's key, {@code licence} and {@code confirmWhen} are null
+ * A plant as other modules and pages see it; {@code kind} and {@code group} are the guide's keys, the kind empty
+ * where the guide does not know it, {@code licence} and {@code confirmWhen} are null
  * where nobody has said.
  */
 public record PlantView(
         UUID id,
         String name,
+        String kind,
         String group,
         Protection protection,
         String licence,
         boolean nameSure,
         String confirmWhen,
-        boolean flowersOnce) {}
+        boolean flowersOnce) {
+
+    /** As far as growing it goes. */
+    public Grown grown() {
+        return new Grown(name, kind, group);
+    }
+}

@@ -9,14 +9,17 @@ import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.timing.Climate;
 import java.text.Collator;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -26,7 +29,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Stock {
 
-    private final PlantRepository plants;
+    private final Plants plants;
+    private final Sorts sorts;
     private final PlaceRepository places;
     private final StockPlantRepository stock;
     private final HarvestRepository harvests;
@@ -37,7 +41,8 @@ public class Stock {
     private final Today today;
 
     Stock(
-            PlantRepository plants,
+            Plants plants,
+            Sorts sorts,
             PlaceRepository places,
             StockPlantRepository stock,
             HarvestRepository harvests,
@@ -47,6 +52,7 @@ public class Stock {
             Seen seen,
             Today today) {
         this.plants = plants;
+        this.sorts = sorts;
         this.places = places;
         this.stock = stock;
         this.harvests = harvests;
@@ -93,15 +99,13 @@ public class Stock {
 
     @Transactional(readOnly = true)
     public List<PlantView> plants() {
-        return plants.findAllByOrderByName().stream().map(Plant::view).toList();
+        return plants.all();
     }
 
     /** The plant of the name; made, as free to propagate, if unknown. */
     @Transactional
     public PlantView plantNamed(String name, String groupIfNew) {
-        return plants.findByName(name)
-                .orElseGet(() -> plants.save(new Plant(name, groupIfNew, Protection.FREE, flowersOnce(groupIfNew))))
-                .view();
+        return plants.named(name, groupIfNew);
     }
 
     /** Whether two spellings name one plant: the database passes over capitals and accents, and so must we. */
@@ -143,7 +147,7 @@ public class Stock {
     /**
      * Adds a stock plant or lot. The plant and the place are made if they are new.
      *
-     * @throws InvalidField if the group is unknown, or differs from the one that the plant already has
+     * @throws InvalidField if the plant is new and neither its group nor its kind is known
      */
     @Transactional
     public StockPlantView add(StockPlantForm form) {
@@ -153,24 +157,21 @@ public class Stock {
     /** Adds a stock plant that was a young plant of a batch, and of a piece of it where that is known. */
     @Transactional
     public StockPlantView add(StockPlantForm form, UUID fromBatch, Integer fromPiece) {
-        Plant plant = plants.findByName(form.name().plant())
-                .map(known -> sameGroup(known, form))
-                .orElseGet(() -> {
-                    Plant made = new Plant(
-                            form.name().plant(), group(form), form.rights().protection(), false);
-                    describe(made, form, flowersOnce(group(form)) || form.name().flowersOnce());
-                    return plants.save(made);
-                });
+        Plant plant = plants.named(form);
         StockPlant added = new StockPlant(plant, nextCode(form.name().plant()), fromBatch, fromPiece);
         describe(added, form);
         return view(stock.save(added));
     }
 
-    /** Changes what is known of a stock plant and of its plant; its name stays. */
+    /**
+     * Changes what is known of a stock plant and of its plant, for all stock plants and batches of that.
+     *
+     * @throws InvalidField if another plant has the name, or the group or the kind is unknown
+     */
     @Transactional
     public StockPlantView change(UUID id, StockPlantForm form) {
         StockPlant known = toChange(id);
-        describe(known.plant(), form, form.name().flowersOnce());
+        plants.change(known.plant(), form);
         describe(known, form);
         return view(known);
     }
@@ -178,12 +179,34 @@ public class Stock {
     /**
      * Pieces were cut from it, or taken from the lot, on a day.
      *
+     * @param sort key of the sort of piece
+     * @param pieces how much of that
      * @param hard whether a hard cut was meant; more than it bears well is one anyway
      */
     @Transactional
-    public void cut(UUID id, int pieces, LocalDate day, boolean hard) {
+    public void cut(UUID id, String sort, int pieces, LocalDate day, boolean hard) {
         StockPlant plant = toChange(id);
-        harvests.save(new Harvest(id, day, pieces, plant.cut(pieces, day, hard, rhythm(plant))));
+        PlantGroup.Rhythm rhythm = sorts.rhythm(plant.plant().view().group(), sort);
+        harvests.save(new Harvest(id, sort, day, pieces, plant.cut(sort, pieces, day, hard, rhythm)));
+    }
+
+    /**
+     * Pieces of a way were cut: what the way draws on goes down by that.
+     *
+     * @param method by which the pieces are made
+     * @param pieces how many
+     * @param each how many of what the plant bears went with each of them; null for what is usual for its kind
+     */
+    @Transactional
+    public void cutFor(UUID id, String method, int pieces, Integer each, LocalDate day) {
+        int usual = guide.each(toChange(id).plant().view().grown(), method);
+        cut(id, guide.sortOf(method).key(), pieces * (each == null ? usual : each), day, false);
+    }
+
+    /** The same of the sort that its commonest way draws on. */
+    @Transactional
+    public void cut(UUID id, int pieces, LocalDate day, boolean hard) {
+        cut(id, sorts.usual(toChange(id).plant().view().grown()), pieces, day, hard);
     }
 
     /** What was cut from it, the last first. */
@@ -203,7 +226,26 @@ public class Stock {
      */
     @Transactional
     public StockPlantView look(UUID id, LocalDate day, Integer pieces, Integer shoots, StockState state, String note) {
+        return look(id, day, pieces, Map.of(), shoots, state, note);
+    }
+
+    /**
+     * The same with what it bears counted sort by sort.
+     *
+     * @param pieces of the sort that its commonest way draws on, or null
+     * @param counts of other sorts, by key
+     */
+    @Transactional
+    public StockPlantView look(
+            UUID id,
+            LocalDate day,
+            Integer pieces,
+            Map<String, Integer> counts,
+            Integer shoots,
+            StockState state,
+            String note) {
         StockPlant plant = toChange(id);
+        counts.forEach((sort, number) -> refuseCount("count-" + sort, number));
         today.refuseFuture("lookedOn", day);
         refuseCount("pieces", pieces);
         refuseCount("shoots", shoots);
@@ -218,11 +260,27 @@ public class Stock {
                 state,
                 note,
                 nursery.person().map(SignedIn::name).orElse("Vivarium")));
-        if (pieces != null) {
-            plant.counted(pieces, day);
-        }
+        count(plant, pieces, counts, day);
         plant.looksLike(state);
         return view(plant);
+    }
+
+    /** What was counted on a plant's stock plants before its kind was known was of the sort that its commonest way draws on. */
+    @Transactional
+    public void countedOf(PlantView plant) {
+        String usual = sorts.usual(plant.grown());
+        stock.findByPlantId(plant.id()).forEach(s -> s.countedOf(usual));
+    }
+
+    private void count(StockPlant plant, Integer pieces, Map<String, Integer> counts, LocalDate day) {
+        if (pieces != null) {
+            plant.counted(sorts.usual(plant.plant().view().grown()), pieces, day);
+        }
+        counts.forEach((sort, number) -> {
+            if (number != null && guide.sort(sort).isPresent()) {
+                plant.counted(sort, number, day);
+            }
+        });
     }
 
     private static void refuseCount(String field, Integer count) {
@@ -291,56 +349,45 @@ public class Stock {
         }
         Climate climate =
                 form.stands().climate() == null ? Climate.OPEN : form.stands().climate();
-        plant.describe(place(form.stands().place(), climate), form, today.date(), rhythm(plant));
+        plant.describe(place(form.stands().place(), climate), form);
+        counted(plant, form);
     }
 
-    private void describe(Plant plant, StockPlantForm form, boolean flowersOnce) {
-        plant.describe(
-                group(form),
-                form.rights().protection(),
-                form.rights().licence(),
-                !form.name().nameUnsure(),
-                form.name().confirmWhen(),
-                flowersOnce);
+    /** The form shows estimates: what is left as it was shown, nobody has counted. */
+    private void counted(StockPlant plant, StockPlantForm form) {
+        StockPlantView shown = view(plant);
+        String usual = sorts.usual(plant.plant().view().grown());
+        Map<String, Integer> typed = new LinkedHashMap<>(form.condition().counts());
+        if (form.condition().pieces() != null) {
+            typed.putIfAbsent(usual, form.condition().pieces());
+        }
+        typed.keySet().retainAll(allSorts());
+        shown.counts().stream().filter(b -> b.isCounted()).forEach(b -> {
+            if (b.pieces().equals(typed.get(b.sort()))) {
+                typed.remove(b.sort());
+            } else {
+                typed.putIfAbsent(b.sort(), null);
+            }
+        });
+        typed.forEach((sort, number) -> {
+            refuseCount("pieces", number);
+            plant.counted(sort, number, today.date());
+        });
+    }
+
+    private Set<String> allSorts() {
+        Set<String> all = guide.sorts().stream().map(PieceSort::key).collect(Collectors.toSet());
+        all.add(Sorts.ANY);
+        return all;
     }
 
     private StockPlantView view(StockPlant plant) {
-        return plant.view(today.date(), rhythm(plant));
-    }
-
-    private PlantGroup.Rhythm rhythm(StockPlant plant) {
-        return rhythm(plant.plant().view().group());
-    }
-
-    /** How stock plants of the group bear being cut. */
-    public PlantGroup.Rhythm rhythm(String group) {
-        return guide.group(group).orElseGet(() -> guide.groups().get(0)).rhythm();
-    }
-
-    private boolean flowersOnce(String group) {
-        return guide.group(group).map(PlantGroup::flowersOnce).orElse(false);
+        return plant.view(today.date(), sorts);
     }
 
     private Place place(String name, Climate climateIfNew) {
         return places.findByName(name)
                 .orElseGet(() -> places.save(new Place(name, climateIfNew, (int) places.count() + 1)));
-    }
-
-    private String group(StockPlantForm form) {
-        return guide.group(form.name().group())
-                .orElseThrow(() -> new InvalidField("group", Messages.text("Stock.group.not.guide.choose")))
-                .key();
-    }
-
-    private Plant sameGroup(Plant known, StockPlantForm form) {
-        if (!known.view().group().equals(group(form))) {
-            String words = guide.group(known.view().group()).map(g -> g.words()).orElse("another group");
-            throw new InvalidField(
-                    "group",
-                    Messages.text(
-                            "Stock.already.here.as.choose", "plant", form.name().plant(), "words", words));
-        }
-        return known;
     }
 
     /** "FUC-3": three letters of the plant and the next free number. */

@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
 import java.util.List;
@@ -28,10 +29,12 @@ class StockController {
 
     private final Stock stock;
     private final Guide guide;
+    private final Sorts sorts;
 
-    StockController(Stock stock, Guide guide) {
+    StockController(Stock stock, Guide guide, Sorts sorts) {
         this.stock = stock;
         this.guide = guide;
+        this.sorts = sorts;
     }
 
     @ModelAttribute("guide")
@@ -107,8 +110,12 @@ class StockController {
     @GetMapping("/{id}/change")
     String change(@PathVariable UUID id, Model model) {
         StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        model.addAttribute("plants", stock.plants());
         model.addAttribute("form", StockPlantForm.of(plant));
         model.addAttribute("plant", plant);
+        model.addAttribute(
+                "given",
+                sorts.of(plant.plant().grown()).stream().map(PieceSort::key).toList());
         return "stock/form";
     }
 
@@ -134,6 +141,10 @@ class StockController {
             }
         }
         model.addAttribute("plant", plant);
+        model.addAttribute(
+                "given",
+                sorts.of(plant.plant().grown()).stream().map(PieceSort::key).toList());
+        model.addAttribute("plants", stock.plants());
         return "stock/form";
     }
 }

@@ -2,8 +2,10 @@ package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.app.platform.Seen;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.stock.Regrowth;
+import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -11,8 +13,12 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.OneToMany;
 import jakarta.persistence.Version;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -38,12 +44,6 @@ class StockPlant extends NurseryRow {
     private String supplier;
     private LocalDate arrivedOn;
     private String inspection;
-    private Integer piecesNow;
-    private LocalDate countedOn;
-    private LocalDate lastCutOn;
-    private Integer lastCut;
-    private boolean lastCutHard;
-    private boolean cutSinceCounted;
     private LocalDate restSeenOn;
 
     @Enumerated(EnumType.STRING)
@@ -51,6 +51,11 @@ class StockPlant extends NurseryRow {
     private StockState state;
 
     private LocalDate quarantineUntil;
+
+    @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
+    @JoinColumn(name = "stock_plant_id", nullable = false)
+    private List<StockCount> counts = new ArrayList<>();
+
     private UUID fromBatchId;
     private Integer fromPiece;
     private String note;
@@ -67,7 +72,7 @@ class StockPlant extends NurseryRow {
         this.fromPiece = fromPiece;
     }
 
-    void describe(Place where, StockPlantForm form, LocalDate today, PlantGroup.Rhythm rhythm) {
+    void describe(Place where, StockPlantForm form) {
         place = where;
         kind = form.kind();
         origin = form.came().origin();
@@ -77,19 +82,36 @@ class StockPlant extends NurseryRow {
         state = form.condition().state();
         quarantineUntil = form.condition().quarantineUntil();
         note = form.note();
-        Integer shown =
-                regrowth(rhythm).bears(today).map(Regrowth.Bearing::pieces).orElse(null);
-        // The form shows the estimate: left as it is, nobody has counted.
-        if (form.condition().pieces() == null || !form.condition().pieces().equals(shown)) {
-            counted(form.condition().pieces(), today);
+    }
+
+    /**
+     * Pieces of a sort were counted. Once any sort is counted by itself, pieces of whatever sort are not counted any more.
+     *
+     * @param number how many; null where nobody can say any more
+     */
+    void counted(String sort, Integer number, LocalDate day) {
+        if (number == null && counts.stream().noneMatch(c -> c.sort().equals(sort))) {
+            return;
+        }
+        of(sort).counted(number, day);
+        if (!sort.equals(Sorts.ANY)) {
+            counts.removeIf(c -> c.sort().equals(Sorts.ANY));
         }
     }
 
-    /** Its pieces were counted. */
-    void counted(Integer pieces, LocalDate day) {
-        piecesNow = pieces;
-        countedOn = pieces == null ? null : day;
-        cutSinceCounted = false;
+    /** What was counted as pieces of whatever sort was of this one. */
+    void countedOf(String sort) {
+        if (counts.stream().noneMatch(c -> c.sort().equals(sort))) {
+            counts.stream().filter(c -> c.sort().equals(Sorts.ANY)).forEach(c -> c.is(sort));
+        }
+    }
+
+    private StockCount of(String sort) {
+        return counts.stream().filter(c -> c.sort().equals(sort)).findFirst().orElseGet(() -> {
+            StockCount made = new StockCount(sort);
+            counts.add(made);
+            return made;
+        });
     }
 
     /** Somebody looked: how it is. */
@@ -98,27 +120,18 @@ class StockPlant extends NurseryRow {
     }
 
     /**
-     * Pieces were cut. A cut dated before the last count is in that count already.
+     * Pieces of a sort were cut.
      *
      * @return whether it was hard: meant so, or more than it bears well
      */
-    boolean cut(int pieces, LocalDate day, boolean meant, PlantGroup.Rhythm rhythm) {
-        boolean sinceCounted = countedOn != null && !day.isBefore(countedOn);
-        boolean hard = meant || (sinceCounted && regrowth(rhythm).isHard(pieces, day));
-        if (lastCutOn != null && day.isBefore(lastCutOn)) {
-            return hard;
-        }
-        if (sinceCounted) {
-            piecesNow =
-                    regrowth(rhythm).bears(day).map(Regrowth.Bearing::pieces).orElse(piecesNow);
-            countedOn = day;
-            cutSinceCounted = true;
-        }
-        lastCutOn = day;
-        lastCut = pieces;
-        lastCutHard = hard;
+    boolean cut(String sort, int pieces, LocalDate day, boolean meant, PlantGroup.Rhythm rhythm) {
+        StockCount count = counts.stream()
+                .filter(c -> c.sort().equals(Sorts.ANY))
+                .findFirst()
+                .orElseGet(() -> of(sort));
+        boolean hard = count.cut(pieces, day, meant, rhythm, kind == StockKind.PLANT);
         restSeenOn = null;
-        if (kind == StockKind.LOT && piecesNow != null && piecesNow <= pieces) {
+        if (kind == StockKind.LOT && count.isUsedUp()) {
             state = StockState.RETIRED;
         }
         return hard;
@@ -132,26 +145,32 @@ class StockPlant extends NurseryRow {
         quarantineUntil = until;
     }
 
-    Regrowth regrowth(PlantGroup.Rhythm rhythm) {
-        return Regrowth.of(
-                rhythm,
-                piecesNow == null || countedOn == null
-                        ? Optional.empty()
-                        : Optional.of(new Regrowth.Count(countedOn, piecesNow)),
-                lastCutOn == null
-                        ? Optional.empty()
-                        : Optional.of(new Regrowth.Harvest(lastCutOn, lastCut, lastCutHard)),
-                cutSinceCounted,
-                kind == StockKind.PLANT);
+    /** Is of another plant, as when two are made one. */
+    void of(Plant other) {
+        plant = other;
     }
 
     Plant plant() {
         return plant;
     }
 
-    StockPlantView view(LocalDate today, PlantGroup.Rhythm rhythm) {
-        Regrowth regrowth = regrowth(rhythm);
-        Optional<Regrowth.Bearing> bearing = regrowth.bears(today);
+    StockPlantView view(LocalDate today, Sorts sorts) {
+        Grown grown = plant.view().grown();
+        List<StockPlantView.Bears> bears = new ArrayList<>();
+        for (StockCount c : counts) {
+            Regrowth regrowth = c.regrowth(sorts.rhythm(grown.group(), c.sort()), kind == StockKind.PLANT);
+            bears.add(bears(c.sort(), regrowth, today));
+        }
+        String usual = sorts.usual(grown);
+        bears.sort(Comparator.comparing((StockPlantView.Bears b) -> b.pieces() == null)
+                .thenComparing(b -> !b.sort().equals(usual))
+                .thenComparing(b -> b.pieces() == null ? 0 : -b.pieces()));
+        if (bears.isEmpty()) {
+            bears.add(bears(
+                    usual,
+                    new StockCount(usual).regrowth(sorts.rhythm(grown.group(), usual), kind == StockKind.PLANT),
+                    today));
+        }
         return new StockPlantView(
                 getId(),
                 code,
@@ -159,13 +178,19 @@ class StockPlant extends NurseryRow {
                 plant.view(),
                 place.view(),
                 new StockPlantView.Provenance(origin, supplier, arrivedOn, inspection, fromBatchId, fromPiece),
-                new StockPlantView.Bears(
-                        bearing.map(Regrowth.Bearing::pieces).orElse(null),
-                        bearing.map(Regrowth.Bearing::estimated).orElse(false),
-                        regrowth),
+                List.copyOf(bears),
                 new StockPlantView.Condition(state, quarantineUntil, restSeenOn),
                 note,
                 Seen.mark(mark(), version));
+    }
+
+    private static StockPlantView.Bears bears(String sort, Regrowth regrowth, LocalDate today) {
+        Optional<Regrowth.Bearing> bearing = regrowth.bears(today);
+        return new StockPlantView.Bears(
+                sort,
+                bearing.map(Regrowth.Bearing::pieces).orElse(null),
+                bearing.map(Regrowth.Bearing::estimated).orElse(false),
+                regrowth);
     }
 
     /** Its name in the marks of forms. */

@@ -9,6 +9,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.format.annotation.DateTimeFormat;
 
 /** A stock plant or lot as typed, part by part. */
@@ -23,13 +25,17 @@ public record StockPlantForm(
         @Size(max = 500, message = "Shorten the note to 500 characters.")
         String note) {
 
-    /** What it is called, its group, and what flowering will tell. */
+    /**
+     * What it is called, its kind (blank to be found by the name, "-" for one that the guide does not know), its group (blank
+     * for the kind's own), and what flowering will tell.
+     */
     public record Name(
             @NotBlank(message = "Say which plant it is, as the label has it.")
             @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
             String plant,
 
-            @NotBlank(message = "Choose the group; it decides which ways are offered.")
+            String kind,
+
             String group,
 
             boolean nameUnsure,
@@ -73,7 +79,12 @@ public record StockPlantForm(
 
             Climate climate) {}
 
-    /** How it is. */
+    /**
+     * How it is.
+     *
+     * @param pieces of the sort that its commonest way draws on, or of whatever sort where its kind is not known; null if not counted
+     * @param counts of each sort of piece, by key
+     */
     public record Condition(
             @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
             @Max(
@@ -82,10 +93,22 @@ public record StockPlantForm(
             Integer pieces,
 
             @NotNull(message = "Say how it is now.") StockState state,
-            @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil) {}
+            @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil,
+
+            Map<String, Integer> counts) {
+
+        public Condition {
+            counts = counts == null ? Map.of() : counts;
+        }
+
+        /** Of which only the sort that its commonest way draws on is counted. */
+        public Condition(Integer pieces, StockState state, LocalDate quarantineUntil) {
+            this(pieces, state, quarantineUntil, Map.of());
+        }
+    }
 
     public StockPlantForm {
-        name = name == null ? new Name(null, null, false, null, false) : name;
+        name = name == null ? new Name(null, null, null, false, null, false) : name;
         rights = rights == null ? new Rights(null, null) : rights;
         kind = kind == null ? StockKind.PLANT : kind;
         came = came == null ? Came.from(null) : came;
@@ -103,7 +126,7 @@ public record StockPlantForm(
             Condition condition,
             String note) {
         this(
-                new Name(plant, group, false, null, false),
+                new Name(plant, null, group, false, null, false),
                 new Rights(protection, null),
                 StockKind.PLANT,
                 Came.from(origin),
@@ -132,6 +155,7 @@ public record StockPlantForm(
         return new StockPlantForm(
                 new Name(
                         s.plant().name(),
+                        s.plant().kind().isEmpty() ? Plants.NO_KIND : s.plant().kind(),
                         s.plant().group(),
                         !s.plant().nameSure(),
                         s.plant().confirmWhen(),
@@ -144,7 +168,13 @@ public record StockPlantForm(
                         s.came().arrivedOn(),
                         s.came().inspection()),
                 new Stands(s.place().name(), s.place().climate()),
-                new Condition(s.piecesNow(), s.state(), s.quarantineUntil()),
+                new Condition(
+                        s.bears().sort().equals(Sorts.ANY) ? s.piecesNow() : null,
+                        s.state(),
+                        s.quarantineUntil(),
+                        s.counts().stream()
+                                .filter(b -> b.isCounted() && !b.sort().equals(Sorts.ANY))
+                                .collect(Collectors.toMap(b -> b.sort(), b -> b.pieces()))),
                 s.note());
     }
 }

@@ -8,11 +8,14 @@ import org.springframework.data.jpa.repository.Query;
 
 interface StockPlantRepository extends JpaRepository<StockPlant, UUID> {
 
-    @Query("select s from StockPlant s join fetch s.plant p join fetch s.place order by p.name, s.code")
+    @Query("select distinct s from StockPlant s join fetch s.plant p join fetch s.place left join fetch s.counts"
+            + " order by p.name, s.code")
     List<StockPlant> allWithPlants();
 
-    @Query("select s from StockPlant s join fetch s.plant join fetch s.place where s.id = :id")
+    @Query("select s from StockPlant s join fetch s.plant join fetch s.place left join fetch s.counts where s.id = :id")
     Optional<StockPlant> withPlant(UUID id);
 
     Optional<StockPlant> findByCode(String code);
+
+    List<StockPlant> findByPlantId(UUID plant);
 }

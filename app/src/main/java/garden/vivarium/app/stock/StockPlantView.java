@@ -1,5 +1,6 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
@@ -11,7 +12,7 @@ import java.util.UUID;
  *
  * @param code its name on labels
  * @param came where it came from
- * @param bears what it bears
+ * @param counts what it bears, sort by sort: that of its commonest way first; one at least
  * @param condition how it is
  * @param seen the mark of its forms
  */
@@ -22,7 +23,7 @@ public record StockPlantView(
         PlantView plant,
         PlaceView place,
         Provenance came,
-        Bears bears,
+        List<Bears> counts,
         Condition condition,
         String note,
         String seen) {
@@ -38,13 +39,39 @@ public record StockPlantView(
             String origin, String supplier, LocalDate arrivedOn, String inspection, UUID batch, Integer piece) {}
 
     /**
-     * What it bears.
+     * What it bears of a sort of piece.
      *
+     * @param sort key of the sort; empty for pieces of whatever sort
      * @param pieces now, counted or estimated; null where nobody has ever counted
      * @param estimated whether that is estimated from the last harvest and regrowth
      * @param regrowth from what it is reckoned
      */
-    public record Bears(Integer pieces, boolean estimated, Regrowth regrowth) {}
+    public record Bears(String sort, Integer pieces, boolean estimated, Regrowth regrowth) {
+
+        public boolean isCounted() {
+            return pieces != null;
+        }
+    }
+
+    /** What it bears of the sort that is asked for first. */
+    public Bears bears() {
+        return counts.get(0);
+    }
+
+    /**
+     * What it bears for a way that draws on a sort: of that sort or, where nobody knows of which sort its pieces are, of any;
+     * not counted where others are counted and this one is not.
+     */
+    public Bears bears(PieceSort sort) {
+        return counts.stream()
+                .filter(b -> b.sort().equals(sort.key()))
+                .findFirst()
+                .or(() -> counts.stream()
+                        .filter(b -> b.sort().equals(Sorts.ANY) && b.isCounted())
+                        .findFirst())
+                .orElseGet(() ->
+                        new Bears(sort.key(), null, false, bears().regrowth().uncounted()));
+    }
 
     /** How it is, until when it is kept apart (or null), and when its rest was seen to be over (or null). */
     public record Condition(StockState state, LocalDate quarantineUntil, LocalDate restSeenOn) {}
@@ -57,12 +84,13 @@ public record StockPlantView(
         return condition.quarantineUntil();
     }
 
+    /** What it bears of the sort that is asked for first; null where nobody has counted. */
     public Integer piecesNow() {
-        return bears.pieces();
+        return bears().pieces();
     }
 
     public Regrowth regrowth() {
-        return bears.regrowth();
+        return bears().regrowth();
     }
 
     /** Whether it is in quarantine on the day. */

@@ -50,7 +50,7 @@ class OffspringController {
         model.addAttribute("batch", batch);
         List<Protocol> ways = protocols.suiting(batch.group());
         model.addAttribute("ways", ways);
-        model.addAttribute("cautions", guide.cautions(batch.group(), ways));
+        model.addAttribute("cautions", guide.cautions(guide.kind(batch.way().kind()), batch.group(), ways));
         model.addAttribute("places", stock.places());
         return "story/offspring";
     }

@@ -73,12 +73,7 @@ class Stories {
         return new StorySheet(
                 plant,
                 group,
-                new StorySheet.Cutting(
-                        plant.regrowth().bears(day),
-                        plant.regrowth().mayTake(day, false),
-                        plant.regrowth().restsUntil(),
-                        plant.regrowth().working(day),
-                        plant.mayCut(day, null)),
+                new StorySheet.Cutting(plant.regrowth().restsUntil(), plant.mayCut(day, null)),
                 new StorySheet.Past(harvests, looks, recovery(harvests, looks)),
                 own.stream()
                         .sorted(Comparator.comparing(BatchBook.Kin::takenOn).reversed())

@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.Sorts;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -13,6 +14,8 @@ import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,11 +31,14 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/stock/{id}")
 class StoryController {
 
+    private static final String COUNT = "count-";
+
     private final Stories stories;
     private final Families families;
     private final Stock stock;
     private final StockCare stockCare;
     private final Guide guide;
+    private final Sorts sorts;
     private final Today today;
     private final Words words;
 
@@ -42,6 +48,7 @@ class StoryController {
             Stock stock,
             StockCare stockCare,
             Guide guide,
+            Sorts sorts,
             Today today,
             Words words) {
         this.stories = stories;
@@ -49,6 +56,7 @@ class StoryController {
         this.stock = stock;
         this.stockCare = stockCare;
         this.guide = guide;
+        this.sorts = sorts;
         this.today = today;
         this.words = words;
     }
@@ -57,7 +65,8 @@ class StoryController {
     String sheet(@PathVariable UUID id, Model model) {
         StorySheet sheet = stories.sheet(id);
         model.addAttribute("s", sheet);
-        model.addAttribute("cautions", guide.cautions(sheet.group()));
+        model.addAttribute("cautions", guide.cautions(sheet.plant().plant().grown()));
+        model.addAttribute("given", sorts.of(sheet.plant().plant().grown()));
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());
         return "story/sheet";
@@ -78,9 +87,10 @@ class StoryController {
             @RequestParam(required = false) Integer shoots,
             @RequestParam StockState state,
             @RequestParam(required = false) String note,
+            @RequestParam Map<String, String> typed,
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
-            StockPlantView plant = stock.look(id, lookedOn, pieces, shoots, state, note);
+            StockPlantView plant = stock.look(id, lookedOn, pieces, counts(typed), shoots, state, note);
             return Messages.text(
                     "StoryController.looked.at",
                     "code",
@@ -90,10 +100,26 @@ class StoryController {
         });
     }
 
+    /** "count-leaves" is how many leaves it bears. */
+    private static Map<String, Integer> counts(Map<String, String> typed) {
+        Map<String, Integer> counts = new TreeMap<>();
+        typed.forEach((name, value) -> {
+            if (name.startsWith(COUNT) && !value.isBlank()) {
+                try {
+                    counts.put(name.substring(COUNT.length()), Integer.valueOf(value.strip()));
+                } catch (NumberFormatException notANumber) {
+                    throw new InvalidField("pieces", Messages.text("StoryController.not.a.number", "typed", value));
+                }
+            }
+        });
+        return counts;
+    }
+
     @PostMapping("/cut")
     String cut(
             @PathVariable UUID id,
             @RequestParam LocalDate cutOn,
+            @RequestParam(required = false) String sort,
             @RequestParam int pieces,
             @RequestParam(defaultValue = "false") boolean hard,
             RedirectAttributes next) {
@@ -109,7 +135,14 @@ class StoryController {
                                 "mostFromOnePlant",
                                 Limits.MOST_FROM_ONE_PLANT));
             }
-            stock.cut(id, pieces, cutOn, hard);
+            if (sort == null) {
+                stock.cut(id, pieces, cutOn, hard);
+            } else {
+                String known = guide.sort(sort)
+                        .orElseThrow(() -> new InvalidField("sort", Messages.text("StoryController.no.such.sort")))
+                        .key();
+                stock.cut(id, known, pieces, cutOn, hard);
+            }
             return Messages.text("StoryController.cut", "pieces", pieces);
         });
     }

@@ -5,10 +5,8 @@ import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.stock.HarvestView;
 import garden.vivarium.app.stock.StockLookView;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.Working;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.stock.MayCut;
-import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -41,20 +39,12 @@ record StorySheet(
         List<StockPlantView> offspring) {
 
     /**
-     * Whether and how much may be cut today.
+     * Whether it may be cut today.
      *
-     * @param bearing what it bears now, where anybody has ever counted
-     * @param mayTake pieces that should be taken at most now
      * @param restsUntil first day on which it may be cut again, where it was ever cut
-     * @param working how those came about
      * @param findings what speaks against cutting it
      */
-    record Cutting(
-            Optional<Regrowth.Bearing> bearing,
-            Optional<Integer> mayTake,
-            Optional<LocalDate> restsUntil,
-            Working working,
-            List<MayCut.Finding> findings) {}
+    record Cutting(Optional<LocalDate> restsUntil, List<MayCut.Finding> findings) {}
 
     /**
      * What was cut and seen of it.

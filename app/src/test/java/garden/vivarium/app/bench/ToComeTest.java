@@ -167,8 +167,7 @@ class ToComeTest extends AtANursery {
             run(() -> book.pottings(batch.id())
                     .forEach(p -> batches.settle(batch.code(), p.id(), TODAY.minusDays(30), 12)));
         }
-        double learned = in(() -> evidence.outlook(
-                        plugs, fuchsia.plant().name(), fuchsia.plant().group()))
+        double learned = in(() -> evidence.outlook(plugs, fuchsia.plant().grown()))
                 .settle()
                 .orElseThrow()
                 .share()

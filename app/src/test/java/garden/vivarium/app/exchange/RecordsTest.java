@@ -14,8 +14,10 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Way;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -97,7 +99,12 @@ class RecordsTest {
         assertThat(a1.counts().ready()).isEqualTo(17);
         assertThat(a1.counts().lost()).isEqualTo(3);
         assertThat(a1.closedOn()).isNotNull();
-        Way perlite = new Way("Sage ‘Lighter Grey’", "soft", "tip cutting", "perlite", "covered; hormone 0.3%");
+        Way perlite = Way.of(
+                new Grown("Sage ‘Lighter Grey’", "sage", "soft"),
+                "tip cutting",
+                "perlite",
+                "covered; hormone 0.3%",
+                Optional.empty());
         assertThat(in(() -> evidence.record().of(perlite)))
                 .singleElement()
                 .satisfies(b -> assertThat(b.kept()).isEqualTo(22));

@@ -90,7 +90,7 @@ public abstract class AtANursery {
     protected StockPlantView plant(
             String name, String group, int pieces, StockKind kind, StockState state, Climate climate) {
         return in(() -> stock.add(new StockPlantForm(
-                new StockPlantForm.Name(name, group, false, null, false),
+                new StockPlantForm.Name(name, null, group, false, null, false),
                 new StockPlantForm.Rights(Protection.FREE, null),
                 kind,
                 new StockPlantForm.Came("raised here", null, null, null),

@@ -14,15 +14,19 @@ class MakingsTest extends AtANursery {
     @Autowired
     private Ways ways;
 
+    @Autowired
+    private Offers offers;
+
     @Test
-    void everyWayOfTheGroupIsThereTheMostYoungPlantsFirst() {
+    void everyWayOfTheKindIsThereTheMostYoungPlantsFirst() {
         StockPlantView strep = plant("Streptocarpus ‘Ebb’", "rosette", 40);
         List<MakingRow> rows = in(() -> ways.makings(strep, 20));
 
         assertThat(rows)
                 .extracting(r -> r.protocol().key())
-                .containsExactlyInAnyOrderElementsOf(
-                        guide.suiting("rosette").stream().map(p -> p.key()).toList());
+                .containsExactlyInAnyOrderElementsOf(in(() -> offers.protocols(strep.plant())).stream()
+                        .map(p -> p.key())
+                        .toList());
         assertThat(rows).extracting(r -> -r.making().youngPlants().middle()).isSorted();
         assertThat(rows.get(0).protocol().key())
                 .as("a leaf cut in sections gives the most")

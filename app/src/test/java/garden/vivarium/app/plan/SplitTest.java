@@ -58,6 +58,7 @@ class SplitTest extends AtANursery {
                 null,
                 "tip-in-water",
                 later,
+                null,
                 null);
     }
 
@@ -78,7 +79,8 @@ class SplitTest extends AtANursery {
                 null,
                 null,
                 null,
-                old.id());
+                old.id(),
+                null);
         PlanView now = in(() -> plans.commit(changed));
 
         assertThat(in(() -> plans.find(old.id())).standing().state()).isEqualTo(PlanState.DROPPED);

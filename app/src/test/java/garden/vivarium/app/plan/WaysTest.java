@@ -6,6 +6,7 @@ import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.List;
@@ -25,19 +26,19 @@ class WaysTest extends AtANursery {
     @Test
     void stockThatIsShortSaysTheChanceALaterDayAndHowManyAreSure() {
         StockPlantView few = plant("Sage ‘Lighter Grey’", "soft", 20);
-        WayRow row = row(few, 18, TODAY.plusDays(60), TODAY, "tip-in-plugs");
+        WayRow row = row(few, 40, TODAY.plusDays(60), TODAY, "tip-in-plugs");
 
         assertThat(row.isFeasible()).isFalse();
         String obstacle = row.obstacle().orElseThrow();
         assertThat(obstacle).contains(few.code() + " bears 20, and the chance with those is");
         assertThat(obstacle).containsPattern("Of \\d+ they are as sure\\.");
-        assertThat(obstacle).containsPattern("would be \\d cuts with 21 days of rest between");
         assertThat(row.cautions()).contains("blade");
         int sure = Integer.parseInt(obstacle.replaceAll(".*Of (\\d+) they.*", "$1"));
         assertThat(row(few, sure, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
                 .isTrue();
-        assertThat(row(few, sure + 1, TODAY.plusDays(60), TODAY, "tip-in-plugs").isFeasible())
-                .isFalse();
+        assertThat(row(few, sure + 1, TODAY.plusDays(60), TODAY, "tip-in-plugs").plan().inTurn().stream())
+                .as("one more takes a second cut, or cannot be done")
+                .noneMatch(InTurn::isAtOnce);
     }
 
     @Test
@@ -73,7 +74,10 @@ class WaysTest extends AtANursery {
         List<WayRow> rows = in(() -> ways.ways(
                 fuchsia, PlanForm.of(fuchsia.id(), 20, TODAY.plusDays(45), 90, TODAY, null, null, null), order));
 
-        assertThat(rows).extracting(r -> !r.isFeasible()).isSorted();
+        assertThat(rows)
+                .filteredOn(r -> !r.plan().isUncounted())
+                .extracting(r -> !r.isFeasible())
+                .isSorted();
         assertThat(rows).filteredOn(WayRow::chosen).hasSize(1);
         assertThat(rows)
                 .filteredOn(r -> !r.isFeasible())

@@ -35,11 +35,13 @@ class StoriesTest extends AtANursery {
         run(() -> stock.cut(counted.id(), 26, TODAY.minusDays(21), false));
 
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
-        assertThat(sheet.cutting().bearing().orElseThrow().estimated()).isTrue();
+        assertThat(sheet.plant().bears().estimated()).isTrue();
         // 54 left, and of 26 cut half regrown after 21 of 42 days.
-        assertThat(sheet.cutting().bearing().orElseThrow().pieces()).isEqualTo(67);
+        assertThat(sheet.plant().piecesNow()).isEqualTo(67);
         assertThat(sheet.cutting().restsUntil()).contains(TODAY);
-        assertThat(sheet.cutting().mayTake()).as("a third of what it bears").contains(22);
+        assertThat(sheet.plant().regrowth().mayTake(TODAY, false))
+                .as("a third of what it bears")
+                .contains(22);
         assertThat(sheet.past().harvests())
                 .singleElement()
                 .satisfies(h -> assertThat(h.hard()).isFalse());

@@ -86,10 +86,12 @@ class BadInputTest extends AtThePages {
                 null)));
         browser.open("/plan?stock=" + bare.id() + "&wanted=12&due=2026-09-01&sure=80");
 
-        assertThat(browser.texts(".warning"))
-                .anySatisfy(w -> assertThat(w)
-                        .contains("can give no pieces now")
-                        .contains("Let it grow, or choose another stock plant"));
+        assertThat(browser.text("#cannot"))
+                .contains("This cannot be done")
+                .contains("bears no shoot tips now")
+                .contains("Let it grow, or choose another stock plant")
+                .contains("What could be done instead");
+        assertThat(browser.count("button[data-key=c]")).as("nothing to commit").isZero();
     }
 
     @Test

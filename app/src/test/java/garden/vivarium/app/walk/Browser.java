@@ -24,6 +24,7 @@ import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.ExpectedCondition;
+import org.openqa.selenium.support.ui.ExpectedConditions;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
@@ -223,6 +224,11 @@ public final class Browser implements AutoCloseable {
         return new WebDriverWait(driver, PATIENCE, BETWEEN_ASKING)
                 .ignoring(WebDriverException.class)
                 .until(condition);
+    }
+
+    /** Waits until the field can be typed into. */
+    public void untilShown(String id) {
+        until(ExpectedConditions.visibilityOfElementLocated(By.id(id)));
     }
 
     public void untilText(String css, String part) {

@@ -16,21 +16,30 @@ class EightFamiliesTest extends AtThePages {
      */
     @ParameterizedTest(name = "{0}: {2}")
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
-        Fuchsia ‘Skerry Lantern’   | soft trailing and herbaceous | Tip cutting in plug compost with hormone   | 40  | 0 | New root | Ready: rooted | Move 6 ready pieces
-        Opuntia ‘Fender’           | cactus                       | Fleshy stem or pad, callused, in grit      | 70  | 9 | New root | Ready: rooted | Move 6 ready pieces
-        Streptocarpus ‘Ebb’        | rosette houseplant           | Leaf with stalk in perlite                 | 95  | 0 | New root | Ready: plantlet with roots | Take young plants from 6 pieces
-        Butterwort ‘Dewpond’       | insect-eater                 | Leaf pull on living moss                   | 95  | 0 | Bud      | Ready: plantlet with roots | Take young plants from 6 pieces
-        Hosta ‘Tidewrack’          | clump perennial              | Clump division in leafy compost            | 50  | 0 | -        | Settled | -
-        Houseleek ‘Rust Anchor’    | succulent                    | Offset in gritty mix                       | 60  | 3 | New root | Ready: rooted | Move 6 ready pieces
-        Phalaenopsis ‘Signal Flag’ | single-stemmed orchid        | Plantlets on a rescued leafless stem in moss | 120 | 0 | New root | Ready: own roots of a length | Take young plants from 6 pieces
-        Lily ‘Storm Glass’         | bulb, corm or tuber          | Bulb scale in vermiculite                  | 100 | 0 | Bulblet  | Ready: bulblet with roots | Move 6 ready pieces
+        Fuchsia ‘Skerry Lantern’   | soft trailing and herbaceous | Tip cutting in plug compost with hormone   | 40  | 0 | New root | Ready: rooted | Move 6 ready pieces | shoot-tips
+        Opuntia ‘Fender’           | cactus                       | Fleshy stem or pad, callused, in grit      | 70  | 9 | New root | Ready: rooted | Move 6 ready pieces | pads
+        Streptocarpus ‘Ebb’        | rosette houseplant           | Leaf sections in vermiculite               | 95  | 0 | New root | Ready: plantlet with roots | Take young plants from 6 pieces | leaves
+        Butterwort ‘Dewpond’       | insect-eater                 | Leaf pull on living moss                   | 95  | 0 | Bud      | Ready: plantlet with roots | Take young plants from 6 pieces | leaves
+        Hosta ‘Tidewrack’          | clump perennial              | Clump division in leafy compost            | 50  | 0 | -        | Settled | - | crowns
+        Houseleek ‘Rust Anchor’    | succulent                    | Offset in gritty mix                       | 60  | 3 | New root | Ready: rooted | Move 6 ready pieces | offsets
+        Phalaenopsis ‘Signal Flag’ | single-stemmed orchid        | Plantlets on a rescued leafless stem in moss | 120 | 0 | New root | Ready: own roots of a length | Take young plants from 6 pieces | plantlets
+        Lily ‘Storm Glass’         | bulb, corm or tuber          | Bulb scale in vermiculite                  | 100 | 0 | Bulblet  | Ready: bulblet with roots | Move 6 ready pieces | scales
         """)
     void fromStockPlantToReady(
-            String plant, String group, String way, int ago, int drying, String sign, String ready, String then) {
+            String plant,
+            String group,
+            String way,
+            int ago,
+            int drying,
+            String sign,
+            String ready,
+            String then,
+            String sort) {
         browser.open("/stock/new");
         browser.type("plant", plant);
         browser.choose("group", group);
-        browser.type("pieces", "80");
+        browser.untilShown("count-" + sort);
+        browser.type("count-" + sort, "80");
         browser.type("place", "Bench");
         browser.press("main button.main");
         browser.untilText(".said", "added as");

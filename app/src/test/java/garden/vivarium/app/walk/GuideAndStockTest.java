@@ -137,13 +137,13 @@ class GuideAndStockTest extends AtThePages {
         browser.untilText(".said", "60 cut");
 
         browser.script("document.querySelector(\"form[action$='/look']\").noValidate = true");
-        browser.type("pieces", "6000");
+        browser.type("count-shoot-tips", "6000");
         browser.type("shoots", "9");
         browser.type("note", "breaking low");
         browser.press("form[action$='/look'] button");
-        browser.untilText("#pieces-refused", "6,000 is not believable");
+        browser.untilText("#count-shoot-tips-refused", "6,000 is not believable");
         assertThat(browser.value("note")).as("nothing typed is lost").isEqualTo("breaking low");
-        browser.type("pieces", "12");
+        browser.type("count-shoot-tips", "12");
         browser.press("form[action$='/look'] button");
         browser.untilText("section[aria-labelledby=rhythm]", "Day 20: 9 new shoots.");
     }

@@ -38,13 +38,14 @@ class WholeJobTest extends AtThePages {
     void aStockPlantIsAdded() {
         browser.open("/stock/new");
         browser.type("plant", PLANT);
+        browser.untilText("[data-kind-said]", "Fuchsia: soft trailing and herbaceous");
         browser.press("main button.main");
-        assertThat(browser.text("[id='name.group-error']")).contains("Choose the group");
+        assertThat(browser.text("[id='stands.place-error']")).contains("where it stands");
         assertThat(browser.value("plant")).as("nothing typed is lost").isEqualTo(PLANT);
 
-        browser.type("group", "soft trailing and herbaceous");
         browser.type("place", "Mist bench");
-        browser.type("pieces", "70");
+        browser.untilShown("count-shoot-tips");
+        browser.type("count-shoot-tips", "70");
         browser.press("main button.main");
 
         assertThat(browser.text(".said")).contains("added as FUC-1");
@@ -59,8 +60,9 @@ class WholeJobTest extends AtThePages {
         browser.type("wanted", "10");
         browser.type("due", "2026-06-20");
         browser.untilAddress("due=2026-06-20");
-        browser.untilText("main", "No number of pieces gives that chance");
-        assertThat(browser.text(".warning")).contains("A later day, fewer plants or a quicker way would do");
+        browser.untilText("#cannot", "However many are taken, this way is not ready by");
+        assertThat(browser.text("#cannot")).contains("Later: ");
+        assertThat(browser.count("button[data-key=c]")).as("nothing to commit").isZero();
 
         browser.type("due", "2026-09-15");
         browser.untilAddress("due=2026-09-15");

@@ -4,8 +4,10 @@ package garden.vivarium.core.evidence;
 public enum Closeness {
     /** Plants of other groups by the same method in the same medium. */
     OTHER_GROUPS,
-    /** Other plants of the group by the same method. */
+    /** Plants of other kinds of the group by the same method. */
     OTHER_PLANTS,
+    /** Other plants of the kind by the same method. */
+    SAME_KIND,
     /** The same plant by the same method in other ways. */
     OTHER_WAYS,
     /** The same plant by the same way, in season where out of season is asked, and the other way round. */

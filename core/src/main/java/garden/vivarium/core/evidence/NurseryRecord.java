@@ -39,6 +39,7 @@ public final class NurseryRecord {
     private final Overdispersion spread;
     private final TimeEvidence readyTimes;
     private final TimeEvidence firstSignTimes;
+    private final Map<Way, Past> pasts = new ConcurrentHashMap<>();
     private final Map<WayInSeason, StrikeRate> finishedRates = new ConcurrentHashMap<>();
     private final Map<WayInSeason, StrikeRate> finishedFirstSigns = new ConcurrentHashMap<>();
     private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
@@ -152,6 +153,29 @@ public final class NurseryRecord {
     /** The batches done in just this way. */
     public List<WayBatch> of(Way way) {
         return batches.stream().filter(b -> b.way().equals(way)).toList();
+    }
+
+    /**
+     * What finished batches of a way have given.
+     *
+     * @param pieces judged
+     * @param kept of those, ready
+     */
+    public record Past(int pieces, int kept) {}
+
+    /** What the finished batches done in just this way have given, whatever the season. */
+    public Past past(Way way) {
+        return kept(pasts, way, w -> {
+            int pieces = 0;
+            int ready = 0;
+            for (WayBatch b : byMethod.getOrDefault(w.method(), List.of())) {
+                if (b.isFinished() && b.way().equals(w)) {
+                    pieces += b.judgeable();
+                    ready += b.kept();
+                }
+            }
+            return new Past(pieces, ready);
+        });
     }
 
     /** What the guide says of a way in season. */
@@ -348,6 +372,7 @@ public final class NurseryRecord {
         List<WayBatch> sameSeason = new ArrayList<>();
         List<WayBatch> otherSeason = new ArrayList<>();
         List<WayBatch> samePlant = new ArrayList<>();
+        List<WayBatch> sameKind = new ArrayList<>();
         List<WayBatch> sameGroup = new ArrayList<>();
         List<WayBatch> sameMedium = new ArrayList<>();
         for (WayBatch b : byMethod.getOrDefault(way.method(), List.of())) {
@@ -356,6 +381,8 @@ public final class NurseryRecord {
                 (asked.isSameSeason(b) ? sameSeason : otherSeason).add(b);
             } else if (other.plant().equals(way.plant())) {
                 samePlant.add(b);
+            } else if (!way.kind().isEmpty() && other.kind().equals(way.kind())) {
+                sameKind.add(b);
             } else if (other.group().equals(way.group())) {
                 sameGroup.add(b);
             } else if (other.medium().equals(way.medium())) {
@@ -365,6 +392,7 @@ public final class NurseryRecord {
         return List.of(
                 new Batches(Closeness.OTHER_GROUPS, sameMedium),
                 new Batches(Closeness.OTHER_PLANTS, sameGroup),
+                new Batches(Closeness.SAME_KIND, sameKind),
                 new Batches(Closeness.OTHER_WAYS, samePlant),
                 new Batches(Closeness.OTHER_SEASON, otherSeason),
                 new Batches(Closeness.THIS_WAY, sameSeason));

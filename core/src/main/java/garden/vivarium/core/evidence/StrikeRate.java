@@ -129,6 +129,7 @@ public record StrikeRate(
         /** {@code batches} so close, at {@code rate}, weigh {@code weight} pieces. */
         OTHER_GROUPS,
         OTHER_PLANTS,
+        SAME_KIND,
         OTHER_WAYS,
         OTHER_SEASON,
         THIS_WAY,

@@ -1,5 +1,6 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.ProtocolKey;
 import java.util.Arrays;
 import java.util.Locale;
@@ -10,17 +11,29 @@ import java.util.stream.Collectors;
  * What is compared: how pieces of a plant are made and kept.
  *
  * @param plant the plant's name
+ * @param kind key of its kind; empty where that is not known
  * @param group key of its plant group
  * @param method the guide's name of the method
  * @param medium the guide's name of the medium
  * @param treatment what is done to the pieces, in the form of {@link #treatment(String)}; empty for nothing
  * @param own the version of a protocol of the nursery's own by which it is done, so that versions can be compared
  */
-public record Way(String plant, String group, String method, String medium, String treatment, Optional<Own> own) {
+public record Way(
+        String plant, String kind, String group, String method, String medium, String treatment, Optional<Own> own) {
 
-    /** A way that is done by no protocol of the nursery's own. */
+    /** A way of a plant. */
+    public static Way of(Grown plant, String method, String medium, String treatment, Optional<Own> own) {
+        return new Way(plant.plant(), plant.kind(), plant.group(), method, medium, treatment, own);
+    }
+
+    /** The plant. */
+    public Grown grown() {
+        return new Grown(plant, kind, group);
+    }
+
+    /** Of a plant whose kind the guide does not know, by no protocol of the nursery's own. */
     public Way(String plant, String group, String method, String medium, String treatment) {
-        this(plant, group, method, medium, treatment, Optional.empty());
+        this(plant, "", group, method, medium, treatment, Optional.empty());
     }
 
     /**

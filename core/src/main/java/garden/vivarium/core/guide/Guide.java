@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import garden.vivarium.core.Grown;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -152,6 +153,11 @@ public final class Guide {
         return words.sorts().stream().filter(s -> keys.contains(s.key())).toList();
     }
 
+    /** How many of what a plant bears go with one piece of a method. */
+    public int each(Grown plant, String method) {
+        return kind(plant.kind()).map(k -> k.each(method)).orElse(1);
+    }
+
     /** Why a method is never used for a kind, in a few words. */
     public String whyNever(PlantKind kind, Method method) {
         return kind.never().getOrDefault(method.name(), method.draws().never());
@@ -186,6 +192,11 @@ public final class Guide {
         return List.copyOf(offered);
     }
 
+    /** The protocols of a method that suit a group or, where none does, a group near to it. */
+    public List<Protocol> near(String method, String group, List<Protocol> from) {
+        return nearest(from.stream().filter(p -> p.method().equals(method)).toList(), group);
+    }
+
     /** Those that suit a group or, where none does, the first of the groups near to it that any suits. */
     private List<Protocol> nearest(List<Protocol> protocols, String group) {
         return Stream.concat(Stream.of(group), group(group).stream().flatMap(g -> g.near().stream()))
@@ -201,6 +212,14 @@ public final class Guide {
                 && (kind.habits().water() != PlantKind.InWater.POOR
                         || !protocol.medium().equals(WATER))
                 && !kind.habits().not().contains(protocol.key());
+    }
+
+    /** A protocol as it is done with a plant. */
+    public Protocol fitted(Protocol protocol, Grown plant) {
+        return kind(plant.kind())
+                .filter(k -> !protocol.isOwn())
+                .map(k -> fit(k, protocol.method()).fitted(protocol))
+                .orElse(protocol);
     }
 
     /** What is known of a method for a kind, beside what the method's protocols say of all plants. */
@@ -317,7 +336,17 @@ public final class Guide {
         return cautions(kind, groupKey, List.of(protocol));
     }
 
+    /** The same of a plant. */
+    public List<Caution> cautions(Grown plant, Protocol protocol) {
+        return cautions(kind(plant.kind()), plant.group(), List.of(protocol));
+    }
+
     /** What to mind where a plant is cut and nothing is said of what for. */
+    public List<Caution> cautions(Grown plant) {
+        return cautions(kind(plant.kind()), plant.group());
+    }
+
+    /** The same by kind and group. */
     public List<Caution> cautions(Optional<PlantKind> kind, String groupKey) {
         Set<String> keys = new LinkedHashSet<>(hazards(kind, groupKey));
         keys.add(BLADE);
@@ -397,7 +426,8 @@ public final class Guide {
                         k.possible(),
                         k.never().keySet(),
                         k.figures().rate().keySet(),
-                        k.figures().ready().keySet())
+                        k.figures().ready().keySet(),
+                        k.figures().each().keySet())
                 .flatMap(Collection::stream)
                 .toList()) {
             require(k, method(m).isPresent(), "method " + m);

@@ -24,6 +24,7 @@ final class KindReader {
             "never",
             "rate",
             "ready",
+            "each",
             "drying",
             "hardy",
             "water",
@@ -74,6 +75,7 @@ final class KindReader {
                         byKey(
                                 "ready",
                                 n -> new Window(n.get(0).asDouble(), n.get(1).asDouble())),
+                        byKey("each", JsonNode::asInt),
                         kind.has("drying") ? Optional.of(kind.get("drying").asInt()) : Optional.empty()),
                 new PlantKind.Habits(
                         kind.path("hardy").asBoolean(false),

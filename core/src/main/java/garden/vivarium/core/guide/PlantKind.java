@@ -55,9 +55,11 @@ public record PlantKind(
      *
      * @param rate usual share that becomes ready, 0 to 1, both excluded
      * @param ready usual days to ready
+     * @param each how many of what it bears go with one piece, where that is more than one: growths with a division
      * @param drying days that a wound dries before it is stuck; empty as for the group
      */
-    public record Figures(Map<String, Double> rate, Map<String, Window> ready, Optional<Integer> drying) {}
+    public record Figures(
+            Map<String, Double> rate, Map<String, Window> ready, Map<String, Integer> each, Optional<Integer> drying) {}
 
     /**
      * How it lives.
@@ -105,6 +107,11 @@ public record PlantKind(
     /** What the guide says of a method for it. */
     public Verdict verdict(String method) {
         return usual.contains(method) ? Verdict.USUAL : possible.contains(method) ? Verdict.POSSIBLE : Verdict.NEVER;
+    }
+
+    /** How many of what it bears go with one piece of a method: one but for divisions of several growths. */
+    public int each(String method) {
+        return figures.each().getOrDefault(method, 1);
     }
 
     /** How far down its list of usual methods one stands, 0 for the commonest; the end of the list for any other. */

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * Ways in the order in which they are advised: what the plant can bear in the time before what it cannot; what this nursery has
@@ -35,11 +34,13 @@ public record Advice<W>(List<W> open, List<W> folded) {
         return folded(sorted(ways, as), as);
     }
 
-    /** Opens the first few of ways that stand in some order already: those that are possible only where none is usual. */
+    /** Opens the first few of ways that stand in some order already: possible ones only where no usual one can be done. */
     public static <W> Advice<W> folded(List<W> sorted, Function<W, AdvisedWay> as) {
         List<W> open = new ArrayList<>();
         List<W> folded = new ArrayList<>();
-        boolean anyUsual = sorted.stream().map(as).anyMatch(Advice::isOpen);
+        boolean anyUsual = sorted.stream()
+                .map(as)
+                .anyMatch(w -> isOpen(w) && w.plan().inTurn().isPresent());
         for (W way : sorted) {
             boolean shown = (isOpen(as.apply(way)) || !anyUsual) && open.size() < MOST_OPEN;
             (shown ? open : folded).add(way);
@@ -51,13 +52,14 @@ public record Advice<W>(List<W> open, List<W> folded) {
         return way.offered().verdict() == Verdict.USUAL || way.isProven();
     }
 
-    private static <W> List<W> sorted(List<W> ways, Function<W, AdvisedWay> as) {
+    /** Ways in the order in which they are advised. */
+    public static <W> List<W> sorted(List<W> ways, Function<W, AdvisedWay> as) {
         // A chance is dear to reckon, and a sort would ask for it many times.
         return ways.stream()
                 .map(w -> new Keyed<>(w, Key.of(as.apply(w))))
                 .sorted(Comparator.comparing(Keyed::key, ORDER))
                 .map(Keyed::way)
-                .collect(Collectors.toList());
+                .toList();
     }
 
     private record Keyed<W>(W way, Key key) {}
@@ -65,7 +67,9 @@ public record Advice<W>(List<W> open, List<W> folded) {
     private record Key(boolean borne, AdvisedWay way, double sureness) {
 
         static Key of(AdvisedWay way) {
-            return new Key(way.plan().take().isPresent() && !way.plan().isStockShort(), way, way.sureness());
+            // Of what nobody has counted a way that few start with is not put before what was counted.
+            boolean counted = !way.plan().isUncounted() || isOpen(way);
+            return new Key(counted && way.plan().inTurn().isPresent(), way, way.sureness());
         }
 
         /** 0 done well here, 1 usual, 2 possible, 3 done badly here. */

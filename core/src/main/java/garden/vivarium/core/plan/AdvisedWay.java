@@ -41,6 +41,6 @@ public record AdvisedWay(OfferedWay offered, WayPlan plan, int own, double guide
     }
 
     int pieces() {
-        return plan.take().map(TakeCount::pieces).orElse(Integer.MAX_VALUE);
+        return plan.inTurn().map(InTurn::pieces).orElse(Integer.MAX_VALUE);
     }
 }

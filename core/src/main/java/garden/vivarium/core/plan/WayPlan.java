@@ -3,12 +3,14 @@ package garden.vivarium.core.plan;
 import garden.vivarium.core.evidence.RootingTime;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * The answer to an aim by one way: how many to take when starting on a day, the chance, the last safe day to start, and
@@ -19,28 +21,26 @@ public final class WayPlan {
     private final Outlook outlook;
     private final Aim aim;
     private final Setting setting;
+    private final Harvesting stock;
     private final OptionalInt limit;
     private final LocalDate start;
     private final int piecesAtMost;
     private final Optional<TakeCount> take;
     private final Optional<LocalDate> lastSafeStart;
+    private final Optional<InTurn> inTurn;
     private final Map<SeasonOutlook, ReadyChance.OfRate> chances = new ConcurrentHashMap<>();
 
-    private WayPlan(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
+    private WayPlan(Outlook outlook, Aim aim, Setting setting, Harvesting stock, LocalDate start) {
         this.outlook = outlook;
         this.aim = aim;
         this.setting = setting;
-        this.limit = limit;
+        this.stock = stock;
+        this.limit = stock.pieces();
         this.start = start;
-        this.piecesAtMost = limit.orElseGet(() -> TakeCount.least(
-                        ofRate(outlook.inSeason()).withUnlimitedTime(),
-                        outlook.output(),
-                        aim.pieces(),
-                        aim.confidence())
-                .map(t -> 2 * t.pieces())
-                .orElse(TakeCount.most(aim.pieces())));
+        this.piecesAtMost = limit.orElseGet(() -> enough(outlook.inSeason()));
         this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
         this.lastSafeStart = latestStart();
+        this.inTurn = take.flatMap(this::cuts);
     }
 
     /**
@@ -53,7 +53,67 @@ public final class WayPlan {
      * @param start day on which pieces would be taken, which the last safe start never precedes
      */
     public static WayPlan of(Outlook outlook, Aim aim, Setting setting, OptionalInt limit, LocalDate start) {
-        return new WayPlan(outlook, aim, setting, limit, start);
+        return of(outlook, aim, setting, Harvesting.atOnce(limit), start);
+    }
+
+    /** The same of a stock plant that may be cut more than once. */
+    public static WayPlan of(Outlook outlook, Aim aim, Setting setting, Harvesting stock, LocalDate start) {
+        return new WayPlan(outlook, aim, setting, stock, start);
+    }
+
+    /**
+     * The cuts by which the aim can be met with what the stock bears: as few as do. Where there are several, as many pieces are
+     * cut in all as would be needed if all were cut on the worst of the days. Empty where no number would do, or more than it bears in
+     * the cuts that may be made.
+     */
+    public Optional<InTurn> inTurn() {
+        return inTurn;
+    }
+
+    private Optional<InTurn> cuts(TakeCount atOnce) {
+        if (limit.isEmpty() || atOnce.pieces() <= limit.getAsInt()) {
+            return Optional.of(new InTurn(List.of(new InTurn.Cut(start, atOnce.pieces())), atOnce.chance()));
+        }
+        int needed = atOnce.pieces();
+        double chance = atOnce.chance();
+        for (int n = 2; n <= stock.mostCuts(); n++) {
+            LocalDate day = start.plusDays((long) (n - 1) * stock.restDays());
+            Optional<TakeCount> then =
+                    TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence());
+            if (then.isEmpty()) {
+                return Optional.empty();
+            }
+            if (then.get().pieces() >= needed) {
+                needed = then.get().pieces();
+                chance = then.get().chance();
+            }
+            if (needed <= stock.by(n)) {
+                return Optional.of(new InTurn(split(needed, n), chance));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** As much as can be had first, since what is cut sooner is ready sooner. */
+    private List<InTurn.Cut> split(int pieces, int cuts) {
+        List<InTurn.Cut> split = new ArrayList<>();
+        int left = pieces;
+        for (int n = 1; n <= cuts && left > 0; n++) {
+            int now = Math.min(left, stock.ofCut(n));
+            split.add(new InTurn.Cut(start.plusDays((long) (n - 1) * stock.restDays()), now));
+            left -= now;
+        }
+        return split;
+    }
+
+    /** Whether the stock cannot give in the cuts that may be made as many as are needed, though some number would do. */
+    public boolean isBeyondStock() {
+        return take.isPresent() && inTurn.isEmpty();
+    }
+
+    /** Whether nobody has counted what the way draws on. */
+    public boolean isUncounted() {
+        return limit.isEmpty();
     }
 
     /** Least number of pieces to take when starting on {@link #start}; empty if no number would do. */
@@ -166,6 +226,13 @@ public final class WayPlan {
         return lastSafeStart;
     }
 
+    /** Twice the pieces that would do with all the time in the world: as many as anybody would take. */
+    int enough(SeasonOutlook when) {
+        return TakeCount.least(ofRate(when).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
+                .map(t -> 2 * t.pieces())
+                .orElse(TakeCount.most(aim.pieces()));
+    }
+
     /** The pieces that stand for the stock's limit in {@link #lastSafeStart}. */
     public int piecesAtMost() {
         return piecesAtMost;
@@ -219,6 +286,16 @@ public final class WayPlan {
             }
         }
         return Optional.empty();
+    }
+
+    /** The first day in season, within a year, where the start is out of it. */
+    Optional<LocalDate> nextSeason() {
+        return isInSeason()
+                ? Optional.empty()
+                : Stream.iterate(start.plusDays(1), d -> d.plusDays(1))
+                        .limit(366)
+                        .filter(this::isInSeason)
+                        .findFirst();
     }
 
     /** A better day to start, and how many to take then. */

@@ -78,6 +78,16 @@ public final class Regrowth {
         return new Regrowth(rhythm, counted, last, cutSinceCounted, regrows);
     }
 
+    /** The same of a sort of piece that nobody has counted or cut. */
+    public Regrowth uncounted() {
+        return new Regrowth(rhythm, Optional.empty(), Optional.empty(), false, regrows);
+    }
+
+    /** How it bears being taken. */
+    public PlantGroup.Rhythm rhythm() {
+        return rhythm;
+    }
+
     /** The pieces it bears on a day; empty where nobody has ever counted. */
     public Optional<Bearing> bears(LocalDate day) {
         if (counted.isEmpty()) {

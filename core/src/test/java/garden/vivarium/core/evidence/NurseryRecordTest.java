@@ -3,6 +3,7 @@ package garden.vivarium.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
@@ -53,6 +54,24 @@ class NurseryRecordTest {
         assertThat(shares).extracting(s -> Math.round(100 * s.rate())).containsExactly(30L, 40L, 50L, 90L);
         assertThat(shares.get(3).weight()).isGreaterThan(shares.get(2).weight());
         assertThat(shares.get(2).weight()).isGreaterThan(shares.get(0).weight());
+    }
+
+    @Test
+    void otherSelectionsOfTheKindAreNearerThanOtherKindsOfTheGroup() {
+        Way asked = Way.of(new Grown("Fuchsia ‘Ebb’", "fuchsia", "soft"), "tip cutting", "water", "", Optional.empty());
+        Way kin =
+                Way.of(new Grown("Fuchsia ‘Kelp’", "fuchsia", "soft"), "tip cutting", "perlite", "", Optional.empty());
+        NurseryRecord record = NurseryRecord.of(List.of(finished(kin, 9, 10), finished(SAME_GROUP, 4, 10)), w -> GUIDE);
+
+        assertThat(record.strike(asked).shares())
+                .extracting(StrikeRate.Share::closeness)
+                .containsExactly(Closeness.OTHER_PLANTS, Closeness.SAME_KIND);
+        assertThat(record.strike(WAY).shares())
+                .as("of a plant whose kind nobody knows all of the group are alike")
+                .extracting(StrikeRate.Share::closeness)
+                .containsExactly(Closeness.OTHER_PLANTS);
+        assertThat(record.past(kin)).isEqualTo(new NurseryRecord.Past(10, 9));
+        assertThat(record.past(asked)).isEqualTo(new NurseryRecord.Past(0, 0));
     }
 
     @Test

@@ -216,7 +216,13 @@ class GuideTest {
         assertThat(own.isOwn()).isTrue();
         assertThat(own.technique().treatment()).isEqualTo(tip.technique().treatment());
         Way way = new Way(
-                "Fuchsia", "soft", own.method(), own.medium(), "hormone 0.3%", Way.Own.of(own.key(), own.version()));
+                "Fuchsia",
+                "fuchsia",
+                "soft",
+                own.method(),
+                own.medium(),
+                "hormone 0.3%",
+                Way.Own.of(own.key(), own.version()));
         assertThat(way.words()).isEqualTo("tip cutting in plug compost, as kelp plugs version 2; hormone 0.3%");
         assertThat(Way.Own.of(tip.key(), 2)).isEmpty();
         assertThat(Way.Own.of(null, null)).isEmpty();

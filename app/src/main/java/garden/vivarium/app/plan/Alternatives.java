@@ -1,0 +1,201 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PieceSort;
+import garden.vivarium.core.plan.Harvesting;
+import garden.vivarium.core.plan.Instead;
+import garden.vivarium.core.plan.WayPlan;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** Where an aim cannot be met by a way: why, and what could be done instead. */
+@Component
+class Alternatives {
+
+    private static final double HARDLY = 0.01;
+
+    private final Stock stock;
+    private final Guide guide;
+    private final Says says;
+    private final Words words;
+
+    Alternatives(Stock stock, Guide guide, Says says, Words words) {
+        this.stock = stock;
+        this.guide = guide;
+        this.says = says;
+        this.words = words;
+    }
+
+    /** What is said of a way that cannot be done as asked; empty of one that can. */
+    Optional<CannotBeDone> of(StockPlantView plant, PlanForm form, WayRow row, List<WayRow> all) {
+        if (row.isFeasible()) {
+            return Optional.empty();
+        }
+        WayPlan plan = row.plan();
+        Instead instead = Instead.of(plan);
+        PieceSort sort = guide.sortOf(row.protocol().method());
+        List<CannotBeDone.Option> options = new ArrayList<>();
+        all.stream()
+                .filter(r -> r.isFeasible() && !r.plan().isUncounted())
+                .findFirst()
+                .ifPresent(r -> options.add(option(
+                        words.say(
+                                "instead.way",
+                                "title",
+                                r.protocol().title(),
+                                "take",
+                                r.plan().inTurn().orElseThrow().pieces(),
+                                "chance",
+                                says.percent(r.plan().inTurn().orElseThrow().chance())),
+                        form,
+                        r.protocol().key(),
+                        form.wanted(),
+                        form.due(),
+                        form.start())));
+        instead.fewer()
+                .ifPresent(n -> options.add(option(
+                        words.say("instead.fewer", "bears", instead.bears(), "fewer", n, "due", form.due()),
+                        form,
+                        row.protocol().key(),
+                        n,
+                        form.due(),
+                        form.start())));
+        Optional<LocalDate> later = instead.later().or(instead::soonest).filter(d -> d.isAfter(form.due()));
+        later.ifPresent(day -> options.add(option(
+                words.say(
+                        instead.later().isPresent() ? "instead.later" : "instead.soonest",
+                        "wanted",
+                        form.wanted(),
+                        "bears",
+                        instead.bears(),
+                        "day",
+                        day),
+                form,
+                row.protocol().key(),
+                form.wanted(),
+                day,
+                form.start())));
+        row.better()
+                .filter(b -> b.take().pieces() <= instead.bears())
+                .ifPresent(b -> options.add(option(
+                        words.say(
+                                "instead.season",
+                                "day",
+                                b.start(),
+                                "take",
+                                b.take().pieces()),
+                        form,
+                        row.protocol().key(),
+                        form.wanted(),
+                        form.due(),
+                        b.start())));
+        instead.more().ifPresent(more -> options.addAll(withMore(plant, form, sort, more)));
+        if (options.isEmpty()) {
+            options.add(
+                    new CannotBeDone.Option(words.say("instead.another.plant", "code", plant.code()), "/stock/new"));
+        }
+        return Optional.of(new CannotBeDone(why(plant, plan, instead, sort), options));
+    }
+
+    private String why(StockPlantView plant, WayPlan plan, Instead instead, PieceSort sort) {
+        if (plan.isBeyondReach()) {
+            return words.say("instead.why.time", "due", plan.aim().due());
+        }
+        if (instead.bears() == 0) {
+            return words.say("instead.why.bare", "code", plant.code(), "sort", sort.words());
+        }
+        return words.say(
+                plant.isLot() ? "instead.why.lot" : "instead.why.stock",
+                "code",
+                plant.code(),
+                "bears",
+                sort.count(instead.bears()),
+                "needed",
+                about(plan.take().orElseThrow().pieces()),
+                "cuts",
+                Harvesting.MOST_CUTS,
+                "chance",
+                says.percent(instead.chance()),
+                "hardly",
+                instead.chance() < HARDLY);
+    }
+
+    /** As people say it: 9,462 is about 9,500, and 48 is 48. */
+    static int about(int number) {
+        int step = number < 100 ? 1 : number < 1000 ? 10 : 100;
+        return Math.round((float) number / step) * step;
+    }
+
+    private List<CannotBeDone.Option> withMore(StockPlantView plant, PlanForm form, PieceSort sort, int more) {
+        List<CannotBeDone.Option> options = new ArrayList<>();
+        List<StockPlantView> sisters = stock.live().stream()
+                .filter(s -> s.plant().id().equals(plant.plant().id()) && !s.id().equals(plant.id()))
+                .filter(s -> s.bears(sort).isCounted() && s.bears(sort).pieces() > 0)
+                .sorted(Comparator.comparing(
+                        (StockPlantView s) -> -s.bears(sort).pieces()))
+                .toList();
+        if (!sisters.isEmpty()) {
+            options.add(new CannotBeDone.Option(
+                    words.say(
+                            "instead.sister",
+                            "codes",
+                            sisters.stream().map(StockPlantView::code).toList(),
+                            "count",
+                            sisters.size(),
+                            "bears",
+                            sort.count(sisters.stream()
+                                    .mapToInt(s -> s.bears(sort).pieces())
+                                    .sum())),
+                    plan(
+                            form,
+                            form.way(),
+                            form.wanted(),
+                            form.due(),
+                            form.start(),
+                            sisters.get(0).id().toString())));
+        }
+        options.add(new CannotBeDone.Option(
+                words.say("instead.buy", "more", sort.count(about(more))), "/stock/new?kind=LOT"));
+        options.add(new CannotBeDone.Option(
+                words.say("instead.build.up"),
+                UriComponentsBuilder.fromPath("/plan/build-up")
+                        .queryParam("stock", plant.id())
+                        .queryParam("wanted", form.wanted())
+                        .queryParam("due", form.due())
+                        .build()
+                        .toString()));
+        return options;
+    }
+
+    private static CannotBeDone.Option option(
+            String said, PlanForm form, String way, Integer wanted, LocalDate due, LocalDate start) {
+        return new CannotBeDone.Option(
+                said, plan(form, way, wanted, due, start, form.stock().toString()));
+    }
+
+    private static String plan(
+            PlanForm form, String way, Integer wanted, LocalDate due, LocalDate start, String stockPlant) {
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/plan")
+                .queryParam("stock", stockPlant)
+                .queryParam("wanted", wanted)
+                .queryParam("perPot", form.perPotOrOne())
+                .queryParam("due", due)
+                .queryParam("sure", form.sure());
+        if (start != null) {
+            address.queryParam("start", start);
+        }
+        if (way != null) {
+            address.queryParam("way", way);
+        }
+        return address.build().toString();
+    }
+}

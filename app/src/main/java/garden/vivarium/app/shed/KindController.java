@@ -1,0 +1,100 @@
+package garden.vivarium.app.shed;
+
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.core.Grown;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.KindFinder;
+import garden.vivarium.core.guide.PieceSort;
+import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Verdict;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The guide's kinds of plant, to read. */
+@Controller
+@RequestMapping("/guide/kinds")
+class KindController {
+
+    private final Guide guide;
+    private final Evidence evidence;
+
+    KindController(Guide guide, Evidence evidence) {
+        this.guide = guide;
+        this.evidence = evidence;
+    }
+
+    @GetMapping
+    String kinds(@RequestParam(defaultValue = "") String name, Model model) {
+        String asked = name.strip().toLowerCase(Locale.ROOT);
+        Optional<KindFinder.Found> found = asked.isEmpty()
+                ? Optional.empty()
+                : guide.finder().find(asked.substring(0, Math.min(asked.length(), 120)), "");
+        List<PlantKind> kinds = guide.kinds().stream()
+                .filter(k ->
+                        k.names().all().anyMatch(n -> n.toLowerCase(Locale.ROOT).contains(asked)))
+                .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
+                .toList();
+        model.addAttribute("name", name.strip());
+        model.addAttribute(
+                "kinds",
+                kinds.isEmpty() ? found.stream().map(KindFinder.Found::kind).toList() : kinds);
+        model.addAttribute("found", kinds.isEmpty() ? found.orElse(null) : null);
+        model.addAttribute(
+                "groups", guide.groups().stream().collect(Collectors.toMap(PlantGroup::key, Function.identity())));
+        return "shed/kinds";
+    }
+
+    /** A part of the page: ways that are usual or possible, or methods that are never used with why. */
+    record Part(String title, List<Protocol> ways, Map<String, String> never) {}
+
+    @GetMapping("/{key}")
+    String kind(@PathVariable String key, Model model) {
+        PlantKind kind = guide.kind(key).orElseThrow(() -> new NotFound("no such kind"));
+        Map<String, String> never = new LinkedHashMap<>();
+        guide.methods().stream()
+                .filter(m -> kind.verdict(m.name()) == Verdict.NEVER)
+                .forEach(m -> never.put(m.name(), guide.whyNever(kind, m)));
+        model.addAttribute("kind", kind);
+        model.addAttribute("group", guide.group(kind.group()).orElseThrow());
+        model.addAttribute(
+                "sorts", guide.given(kind).stream().map(PieceSort::words).toList());
+        model.addAttribute(
+                "parts",
+                List.of(
+                                new Part("Usual", ways(kind, Verdict.USUAL), Map.of()),
+                                new Part("Possible", ways(kind, Verdict.POSSIBLE), Map.of()),
+                                new Part("Never", List.of(), never))
+                        .stream()
+                        .filter(p -> !p.ways().isEmpty() || !p.never().isEmpty())
+                        .toList());
+        model.addAttribute("cautions", guide.cautions(new Grown(kind.names().name(), key, kind.group())));
+        model.addAttribute(
+                "own",
+                evidence.record().ways().entrySet().stream()
+                        .filter(e -> e.getKey().kind().equals(key))
+                        .mapToInt(e -> e.getValue().size())
+                        .sum());
+        return "shed/kind";
+    }
+
+    private List<Protocol> ways(PlantKind kind, Verdict verdict) {
+        return guide.offered(Optional.of(kind), kind.group(), guide.protocols()).stream()
+                .filter(o -> o.verdict() == verdict)
+                .map(o -> guide.fitted(o.protocol(), new Grown(kind.names().name(), kind.key(), kind.group())))
+                .toList();
+    }
+}

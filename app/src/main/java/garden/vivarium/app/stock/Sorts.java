@@ -1,0 +1,66 @@
+package garden.vivarium.app.stock;
+
+import garden.vivarium.core.Grown;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PieceSort;
+import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.guide.PlantKind;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Which sorts of piece a plant can give, and how each bears being taken. Templates call it as {@code @sorts}. */
+@Component("sorts")
+public class Sorts {
+
+    /** Pieces of whatever sort, of plants of which nobody knows what they give. */
+    public static final String ANY = "";
+
+    private final Guide guide;
+
+    Sorts(Guide guide) {
+        this.guide = guide;
+    }
+
+    /** The sorts that a plant can give: its kind's or, where that is not known, those that its group's ways draw on. */
+    public List<PieceSort> of(Grown plant) {
+        Optional<PlantKind> kind = guide.kind(plant.kind());
+        if (kind.isPresent()) {
+            return guide.given(kind.get());
+        }
+        Set<String> keys = guide.suiting(plant.group()).stream()
+                .map(p -> guide.sortOf(p.method()).key())
+                .collect(Collectors.toSet());
+        return guide.sorts().stream().filter(s -> keys.contains(s.key())).toList();
+    }
+
+    /** The sort that is meant where nobody says which: that of the commonest way of its kind; any where that is not known. */
+    public String usual(Grown plant) {
+        return guide.kind(plant.kind())
+                .map(k -> guide.sortOf(k.usual().get(0)).key())
+                .orElse(ANY);
+    }
+
+    /** The sort that a method draws on. */
+    public PieceSort drawnOn(String method) {
+        return guide.sortOf(method);
+    }
+
+    /** What a sort is called: "shoot tips", or "pieces" where nobody knows which. */
+    public String words(String sort) {
+        return guide.sort(sort).map(PieceSort::words).orElse("pieces");
+    }
+
+    /** "214 shoot tips", "1 piece". */
+    public String count(String sort, int number) {
+        return guide.sort(sort).map(s -> s.count(number)).orElse(number + (number == 1 ? " piece" : " pieces"));
+    }
+
+    /** How a plant of the group bears a sort being taken. */
+    PlantGroup.Rhythm rhythm(String group, String sort) {
+        PlantGroup known = guide.group(group).orElseGet(() -> guide.groups().get(0));
+        return guide.sort(sort).map(s -> s.rhythm(known)).orElse(known.rhythm());
+    }
+}

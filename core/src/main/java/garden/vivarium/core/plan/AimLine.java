@@ -1,0 +1,227 @@
+package garden.vivarium.core.plan;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.Month;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.function.BiFunction;
+import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * An aim as people say it in one line: "24 skerry by 15 may", "40 rosemary mid-March 95%", "as many as FUC-3 gives by 1 June for
+ * the fair". What is not understood is left out, to be asked.
+ *
+ * @param wanted young plants; empty where none or "as many as it gives" is said
+ * @param asMany whether as many as it gives are wanted
+ * @param plants ids of what may be meant, the likeliest first
+ * @param due by when
+ * @param sure in per cent
+ * @param forWhom for whom or what; empty where that is not said
+ */
+public record AimLine(
+        OptionalInt wanted,
+        boolean asMany,
+        List<String> plants,
+        Optional<LocalDate> due,
+        OptionalInt sure,
+        Optional<String> forWhom) {
+
+    private static final int LONGEST = 200;
+    private static final String MONTHS =
+            "(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)";
+
+    public AimLine {
+        plants = List.copyOf(plants);
+    }
+
+    /**
+     * Something that may be named.
+     *
+     * @param id its id
+     * @param code its label code
+     * @param name its plant's name
+     * @param kinds names of its kind, common and botanical
+     * @param bears pieces that it bears, by which the fuller of two alike is meant
+     */
+    public record Named(String id, String code, String name, List<String> kinds, int bears) {}
+
+    /** A way of saying a day: the pattern, and the day that it means. */
+    private record DayForm(Pattern pattern, BiFunction<MatchResult, LocalDate, LocalDate> day) {}
+
+    private static final List<DayForm> DAYS = List.of(
+            new DayForm(word("(\\d{4})-(\\d{2})-(\\d{2})"), (m, t) -> LocalDate.of(at(m, 1), at(m, 2), at(m, 3))),
+            new DayForm(
+                    word("(\\d{1,2})(?:st|nd|rd|th|\\.)?(?: of)? " + MONTHS + "(?: (\\d{4}))?"),
+                    (m, t) -> day(month(m.group(2)), at(m, 1), m.group(3), t)),
+            new DayForm(
+                    word("(early|start of|beginning of|mid|middle of|late|end of)[ -]?" + MONTHS + "(?: (\\d{4}))?"),
+                    (m, t) -> part(m.group(1), month(m.group(2)), m.group(3), t)),
+            new DayForm(
+                    word(MONTHS + " (\\d{1,2})(?:st|nd|rd|th)?(?:,? (\\d{4}))?"),
+                    (m, t) -> day(month(m.group(1)), at(m, 2), m.group(3), t)),
+            new DayForm(
+                    word("(\\d{1,2})[./](\\d{1,2})(?:[./](\\d{4})|\\.)?"),
+                    (m, t) -> day(Month.of(at(m, 2)), at(m, 1), m.group(3), t)),
+            new DayForm(word("in (\\d{1,3}) (day|week|month)s?"), (m, t) -> switch (m.group(2)) {
+                case "day" -> t.plusDays(at(m, 1));
+                case "week" -> t.plusWeeks(at(m, 1));
+                default -> t.plusMonths(at(m, 1));
+            }),
+            new DayForm(word("christmas"), (m, t) -> day(Month.DECEMBER, 24, null, t)),
+            new DayForm(word("in " + MONTHS), (m, t) -> part("end of", month(m.group(1)), null, t)),
+            new DayForm(word("(?:by )?" + MONTHS), (m, t) -> day(month(m.group(1)), 1, null, t)));
+
+    private static Pattern word(String inner) {
+        return Pattern.compile("(?<![\\w-])" + inner + "(?![\\w%])");
+    }
+
+    private static int at(MatchResult m, int group) {
+        return Integer.parseInt(m.group(group));
+    }
+
+    private static Month month(String word) {
+        for (Month m : Month.values()) {
+            if (m.name().toLowerCase(Locale.ROOT).startsWith(word.substring(0, 3))) {
+                return m;
+            }
+        }
+        throw new DateTimeException("no month " + word);
+    }
+
+    /** The day in the year that is said or, where none is, the next that is still to come. */
+    private static LocalDate day(Month month, int day, String year, LocalDate today) {
+        if (year != null) {
+            return LocalDate.of(Integer.parseInt(year), month, day);
+        }
+        LocalDate then = YearMonth.of(today.getYear(), month).atDay(day);
+        return then.isAfter(today)
+                ? then
+                : YearMonth.of(today.getYear() + 1, month).atDay(day);
+    }
+
+    private static LocalDate part(String part, Month month, String year, LocalDate today) {
+        return switch (part) {
+            case "early" -> day(month, 7, year, today);
+            case "start of", "beginning of" -> day(month, 1, year, today);
+            case "mid", "middle of" -> day(month, 15, year, today);
+            case "late" -> day(month, 25, year, today);
+            default -> day(month, month.minLength(), year, today);
+        };
+    }
+
+    /**
+     * Reads a line.
+     *
+     * @param line as typed
+     * @param today from which days are to come
+     * @param known what may be named
+     */
+    public static AimLine read(String line, LocalDate today, List<Named> known) {
+        String rest = " " + line.substring(0, Math.min(line.length(), LONGEST)).strip() + " ";
+        List<String> plants = new ArrayList<>();
+        // Codes first: "FUC-3" holds a number and is none.
+        for (Named n : known) {
+            Matcher code = Pattern.compile("(?i)(?<!\\w)" + Pattern.quote(n.code()) + "(?!\\w)")
+                    .matcher(rest);
+            if (code.find()) {
+                plants.add(n.id());
+                rest = code.replaceAll(" ");
+            }
+        }
+        Matcher whom =
+                Pattern.compile("(?i)\\bfor (?!\\d)([^,]+?)(?= by | \\d|,|$)").matcher(rest.stripTrailing());
+        Optional<String> forWhom = whom.find() ? Optional.of(whom.group(1).strip()) : Optional.empty();
+        if (forWhom.isPresent()) {
+            rest = rest.replace("for " + whom.group(1), " ");
+        }
+        String lower = rest.toLowerCase(Locale.ROOT);
+        OptionalInt sure = OptionalInt.empty();
+        Matcher percent =
+                Pattern.compile("(\\d{1,3}) ?(?:%|per ?cent)(?: sure)?").matcher(lower);
+        if (percent.find()) {
+            sure = OptionalInt.of(Integer.parseInt(percent.group(1)));
+            lower = cut(lower, percent);
+        }
+        Optional<LocalDate> due = Optional.empty();
+        for (DayForm form : DAYS) {
+            Matcher m = form.pattern().matcher(lower);
+            if (due.isEmpty() && m.find()) {
+                try {
+                    due = Optional.of(form.day().apply(m.toMatchResult(), today));
+                    lower = cut(lower, m);
+                } catch (DateTimeException noSuchDay) {
+                    // "31 June" is no day: it is asked.
+                    lower = cut(lower, m);
+                }
+            }
+        }
+        boolean asMany = lower.contains("as many");
+        OptionalInt wanted = OptionalInt.empty();
+        Matcher number = Pattern.compile("(?<![\\w-])(\\d{1,6})(?![\\w%])").matcher(lower);
+        if (number.find()) {
+            wanted = OptionalInt.of(Integer.parseInt(number.group(1)));
+            lower = cut(lower, number);
+        } else if (lower.contains("a dozen")) {
+            wanted = OptionalInt.of(12);
+            lower = lower.replace("a dozen", " ");
+        }
+        if (plants.isEmpty()) {
+            plants.addAll(named(lower, known));
+        }
+        Optional<String> occasion = forWhom.isPresent() ? forWhom : unreadOccasion(rest.toLowerCase(Locale.ROOT));
+        return new AimLine(wanted, asMany, plants, due, sure, due.isEmpty() ? occasion : forWhom);
+    }
+
+    private static String cut(String text, Matcher m) {
+        return text.substring(0, m.start()) + " " + text.substring(m.end());
+    }
+
+    /** "by the fair" is a day that nobody can reckon: what it is for. */
+    private static Optional<String> unreadOccasion(String lower) {
+        Matcher by = Pattern.compile("\\bby (the [a-z ]+?)(?=,|\\d|$)").matcher(lower.strip());
+        return by.find() ? Optional.of(by.group(1).strip()) : Optional.empty();
+    }
+
+    /** Those whose name or kind shares most letters of words with what is left, the fuller of two alike first. */
+    private static List<String> named(String left, List<Named> known) {
+        List<String> words = Pattern.compile("[\\p{L}’']{3,}")
+                .matcher(left)
+                .results()
+                .map(MatchResult::group)
+                .filter(w -> !List.of("the", "and", "from", "gives", "give", "many", "plants", "young", "want")
+                        .contains(w))
+                .toList();
+        record Hit(Named named, int letters) {}
+        return known.stream()
+                .map(n -> new Hit(n, letters(n, words)))
+                .filter(h -> h.letters() > 0)
+                .sorted(Comparator.comparingInt((Hit h) -> -h.letters())
+                        .thenComparingInt(h -> -h.named().bears()))
+                .map(h -> h.named().id())
+                .toList();
+    }
+
+    private static int letters(Named n, List<String> words) {
+        String name = n.name().toLowerCase(Locale.ROOT);
+        int letters = 0;
+        for (String w : words) {
+            String one = w.length() > 4 && w.endsWith("s") ? w.substring(0, w.length() - 1) : w;
+            // A selection's own name says more than its kind's, which others share.
+            if (name.contains(one)) {
+                letters += 2 * one.length();
+            } else if (n.kinds().stream()
+                    .anyMatch(k -> k.toLowerCase(Locale.ROOT).contains(one))) {
+                letters += one.length();
+            }
+        }
+        return letters;
+    }
+}
