@@ -330,7 +330,10 @@ public class Batches {
                 LookCommand.ofCounts(
                         UUID.randomUUID(),
                         day,
-                        protocolOf(batch).map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED),
+                        protocolOf(batch)
+                                .map(p -> p.course().looks().kind())
+                                .orElse(LookKind.LIFTED)
+                                .in(batch.view().way().medium()),
                         new LookCommand.Counted(firstSign, counts.ready(), counts.lost(), counts.sent(), null),
                         "nothing changed",
                         null));

@@ -50,6 +50,9 @@ public record BatchSheet(
 
     /** How such a batch is usually looked at. */
     LookKind usualLook() {
-        return way.protocol().map(p -> p.course().looks().kind()).orElse(LookKind.LIFTED);
+        return way.protocol()
+                .map(p -> p.course().looks().kind())
+                .orElse(LookKind.LIFTED)
+                .in(batch().way().medium());
     }
 }

@@ -70,8 +70,8 @@ class StandingWords {
                         last.day(),
                         "half",
                         last.late() == Behind.Late.PAST_THE_MEDIAN,
-                        "from",
-                        last.lateFrom()),
+                        "late",
+                        Math.max(0, last.day() - last.lateFrom())),
                 behind.working());
     }
 

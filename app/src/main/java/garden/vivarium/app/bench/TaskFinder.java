@@ -295,7 +295,7 @@ class TaskFinder {
                     "day",
                     day,
                     "how",
-                    capital(looks.kind().words()));
+                    capital(looks.kind().in(b.way().medium()).words()));
             working = Working.of(
                     Statement.of(Step.WHEN_TO_LOOK_FIRST),
                     Statement.of(Step.FIRST_LOOK, "first", looks.first(), "slower", slower, "day", day));

@@ -18,7 +18,6 @@ import garden.vivarium.core.plan.Rescue;
 import garden.vivarium.core.plan.Setting;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Rescues {
 
+    private static final double A_POINT = 0.01;
     private static final int MOST_SECTIONS = 200;
     private static final int SURE = 90;
 
@@ -110,9 +110,16 @@ class Rescues {
                 new Choice(What.TAKE_EVERYTHING, Rescue.best(counts, open, cut / 100.0), false),
                 new Choice(What.TAKE_HALF, Rescue.best(half, open, (alone + cut) / 200.0), false),
                 new Choice(What.LEAVE_IT_ALONE, Rescue.best(Map.of(), open, alone / 100.0), false));
-        Choice best = choices.stream()
-                .max(Comparator.comparingDouble(c -> c.rescue().somethingLives()))
+        boolean anything = counts.values().stream().anyMatch(n -> n > 0);
+        double most = choices.stream()
+                .mapToDouble(c -> c.rescue().somethingLives())
+                .max()
                 .orElseThrow();
+        // They stand from the greatest cut to none: where the chances are equal to a point, the smaller cut is as good.
+        Choice best = choices.stream()
+                .filter(c -> anything && c.rescue().somethingLives() >= most - A_POINT)
+                .reduce((greater, smaller) -> smaller)
+                .orElse(null);
         return choices.stream()
                 .map(c -> new Choice(c.what(), c.rescue(), c == best))
                 .toList();

@@ -54,8 +54,12 @@ class PlannerTest extends AtThePages {
     @Test
     void anAimThatCannotBeMetSaysWhatCould() {
         browser.open("/plan?stock=" + fuchsia.id() + "&wanted=30&due=2026-07-22&sure=90");
-        browser.untilText("dt", "Take");
+        browser.untilText("#cannot", "This cannot be done");
 
+        assertThat(browser.texts("#cannot li"))
+                .anyMatch(t -> t.startsWith("Fewer: "))
+                .anyMatch(t -> t.startsWith("Later: "));
+        assertThat(browser.count("button[data-key=c]")).as("nothing to commit").isZero();
         assertThat(browser.texts("section[aria-labelledby=ways] .behind"))
                 .anyMatch(t -> t.contains("would do it by"))
                 .anyMatch(t -> t.contains("No number would do by then this way"));

@@ -14,6 +14,15 @@ public enum LookKind {
     /** Lifted out and seen whole. */
     LIFTED("lifted", "lifted");
 
+    /**
+     * How pieces in a medium are looked at: what stands in water is seen through the glass, and never tugged at.
+     *
+     * @param medium name of the medium that they really stand in
+     */
+    public LookKind in(String medium) {
+        return medium.equals("water") && (this == TUG || this == LIFTED) ? WALL : this;
+    }
+
     private final String code;
     private final String words;
 
