@@ -15,6 +15,11 @@ import org.springframework.stereotype.Component;
 @Component("says")
 public class Says {
 
+    /** From so many minutes on work is said in half days of four hours. */
+    private static final int LONG_WORK = 210;
+
+    private static final float HALF_A_DAY = 240;
+
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
     private static final DateTimeFormatter DAY_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
@@ -47,6 +52,25 @@ public class Says {
             return "under 1%";
         }
         return Text.of("%.0f%%", 100 * share);
+    }
+
+    /** Work as people say it: "8 minutes", "about 35 minutes", "about 1½ hours", "about half a day". */
+    public String work(int minutes) {
+        if (minutes < 10) {
+            return count(minutes, "minute", "minutes");
+        }
+        if (minutes < 50) {
+            return "about %d minutes".formatted(5 * Math.round(minutes / 5f));
+        }
+        boolean days = minutes >= LONG_WORK;
+        int halves = Math.round(minutes / (days ? HALF_A_DAY : 30f));
+        if (days && halves == 1) {
+            return "about half a day";
+        }
+        String number = halves / 2 + (halves % 2 == 1 ? "½" : "");
+        return halves == 2
+                ? days ? "about a day" : "about an hour"
+                : "about %s %s".formatted(number, days ? "days" : "hours");
     }
 
     /** "1 piece", "12 pieces". */

@@ -38,6 +38,15 @@ class SaysTest {
         assertThat(says.amount(1234.5)).isEqualTo("1,234.5");
         assertThat(says.amount(6)).isEqualTo("6");
         assertThat(says.amount(6.254)).isEqualTo("6.25");
+        assertThat(says.work(1)).isEqualTo("1 minute");
+        assertThat(says.work(9)).isEqualTo("9 minutes");
+        assertThat(says.work(34)).isEqualTo("about 35 minutes");
+        assertThat(says.work(58)).isEqualTo("about an hour");
+        assertThat(says.work(94)).isEqualTo("about 1½ hours");
+        assertThat(says.work(200)).isEqualTo("about 3½ hours");
+        assertThat(says.work(240)).isEqualTo("about half a day");
+        assertThat(says.work(470)).isEqualTo("about a day");
+        assertThat(says.work(700)).isEqualTo("about 1½ days");
         assertThat(says.count(1, "piece", "pieces")).isEqualTo("1 piece");
         assertThat(says.count(2000, "piece", "pieces")).isEqualTo("2,000 pieces");
     }

@@ -41,6 +41,8 @@ class ScreenshotsTool {
             snap(browser, folder, "plan");
 
             String plan = browser.path();
+            take(browser, folder, "cannot-be-done", plan.replace("wanted=24", "wanted=1200"));
+            browser.open(plan);
             browser.size(1280, 1130, false);
             snap(browser, folder, "start-or-take");
             browser.size(1280, 800, false);
@@ -59,8 +61,11 @@ class ScreenshotsTool {
             browser.until(d -> browser.count("svg.family a") > 5);
             snap(browser, folder, "family");
             take(browser, folder, "guide", "/shed?group=rosette");
-            take(browser, folder, "method", "/guide/methods/tip%20cutting");
-            take(browser, folder, "schools", "/guide/jobs/soft/tip%20cutting");
+            take(browser, folder, "kind", "/guide/kinds/fuchsia");
+            browser.open("/stock/new");
+            browser.type("plant", "Fucshia ‘Half Tide’");
+            browser.untilText("[data-kind-said]", "Fuchsia");
+            snap(browser, folder, "new-stock-plant");
 
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");

@@ -64,12 +64,18 @@ public record Advice<W>(List<W> open, List<W> folded) {
 
     private record Keyed<W>(W way, Key key) {}
 
-    private record Key(boolean borne, AdvisedWay way, double sureness) {
+    private record Key(int bearing, AdvisedWay way, double sureness) {
 
         static Key of(AdvisedWay way) {
-            // Of what nobody has counted a way that few start with is not put before what was counted.
-            boolean counted = !way.plan().isUncounted() || isOpen(way);
-            return new Key(counted && way.plan().inTurn().isPresent(), way, way.sureness());
+            return new Key(bearing(way), way, way.sureness());
+        }
+
+        /** 0 borne, 1 not counted, 2 not borne in the time, 3 not counted of a way that few start with. */
+        private static int bearing(AdvisedWay way) {
+            if (way.plan().inTurn().isEmpty()) {
+                return 2;
+            }
+            return !way.plan().isUncounted() ? 0 : isOpen(way) ? 1 : 3;
         }
 
         /** 0 done well here, 1 usual, 2 possible, 3 done badly here. */
@@ -81,7 +87,7 @@ public record Advice<W>(List<W> open, List<W> folded) {
         }
     }
 
-    private static final Comparator<Key> ORDER = Comparator.comparing((Key k) -> !k.borne())
+    private static final Comparator<Key> ORDER = Comparator.comparing((Key k) -> k.bearing())
             .thenComparing(Key::standing)
             .thenComparing(k -> k.way().offered().verdict())
             .thenComparing(k -> !k.way().plan().isInSeason())
