@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -148,7 +149,7 @@ class Alternatives {
                     words.say(
                             "instead.sister",
                             "codes",
-                            sisters.stream().map(StockPlantView::code).toList(),
+                            sisters.stream().map(StockPlantView::code).collect(Collectors.joining(", ")),
                             "count",
                             sisters.size(),
                             "bears",

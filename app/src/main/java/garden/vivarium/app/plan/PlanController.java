@@ -101,8 +101,8 @@ class PlanController {
 
     /** An aim in one line: what is understood stands in the fields, what is not is asked. */
     @GetMapping("/line")
-    String line(@RequestParam(defaultValue = "") String line, RedirectAttributes next) {
-        AimLines.Read read = lines.read(line.substring(0, Math.min(line.length(), 200)));
+    String line(@RequestParam(required = false) String line, RedirectAttributes next) {
+        AimLines.Read read = lines.read(line == null ? "" : line.substring(0, Math.min(line.length(), 200)));
         if (!read.asks().isEmpty()) {
             next.addFlashAttribute("asks", read.asks());
         }

@@ -160,8 +160,12 @@ class PlanPage {
         if (form.with() != null && !form.with().isBlank()) {
             split(form, wrong, plant, model);
         }
-        List<String> warnings = new ArrayList<>(obstacles.warnings(plant, row));
-        room.doesNotFit(plant, row, form.replaces()).ifPresent(warnings::add);
+        List<String> warnings = new ArrayList<>();
+        // What cannot be done needs no warning beside.
+        if (row.isFeasible()) {
+            warnings.addAll(obstacles.warnings(plant, row));
+            room.doesNotFit(plant, row, form.replaces()).ifPresent(warnings::add);
+        }
         model.addAttribute("warnings", warnings);
         model.addAttribute("needsWord", obstacles.needsWord(plant, row));
         model.addAttribute("cautions", guide.cautions(plant.plant().grown(), row.protocol()));

@@ -272,7 +272,9 @@ public class Ways {
                 (int) Math.round(own),
                 plan.inTurn().map(t -> plan.youngPlants(t.pieces())),
                 obstacles.of(plant, protocol, plan),
-                plan.betterInSeason(),
+                plan.betterInSeason()
+                        .filter(b ->
+                                plan.isUncounted() || b.take().pieces() <= Harvesting.MOST_CUTS * plan.piecesAtMost()),
                 work,
                 guide.cautions(plant.plant().grown(), protocol).stream()
                         .map(Caution::word)

@@ -38,8 +38,9 @@ class KindController {
     }
 
     @GetMapping
-    String kinds(@RequestParam(defaultValue = "") String name, Model model) {
-        String asked = name.strip().toLowerCase(Locale.ROOT);
+    String kinds(@RequestParam(required = false) String name, Model model) {
+        String typed = name == null ? "" : name.strip();
+        String asked = typed.toLowerCase(Locale.ROOT);
         Optional<KindFinder.Found> found = asked.isEmpty()
                 ? Optional.empty()
                 : guide.finder().find(asked.substring(0, Math.min(asked.length(), 120)), "");
@@ -48,7 +49,7 @@ class KindController {
                         k.names().all().anyMatch(n -> n.toLowerCase(Locale.ROOT).contains(asked)))
                 .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
                 .toList();
-        model.addAttribute("name", name.strip());
+        model.addAttribute("name", typed);
         model.addAttribute(
                 "kinds",
                 kinds.isEmpty() ? found.stream().map(KindFinder.Found::kind).toList() : kinds);

@@ -27,6 +27,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/stock")
 class PlantController {
 
+    private static final int LONGEST_NAME = 120;
+
     private final Plants plants;
     private final Stock stock;
     private final Guide guide;
@@ -40,8 +42,10 @@ class PlantController {
     /** What the guide makes of a name. */
     @GetMapping(path = "/kind", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
-    KindGuess kind(@RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String group) {
-        return KindGuess.of(guide, name.substring(0, Math.min(name.length(), 120)), group);
+    KindGuess kind(@RequestParam(required = false) String name, @RequestParam(required = false) String group) {
+        String typed = name == null ? "" : name;
+        return KindGuess.of(
+                guide, typed.substring(0, Math.min(typed.length(), LONGEST_NAME)), group == null ? "" : group);
     }
 
     /**
@@ -70,7 +74,7 @@ class PlantController {
     String strike(
             @PathVariable UUID id,
             @RequestParam String method,
-            @RequestParam(defaultValue = "") String word,
+            @RequestParam(required = false) String word,
             Model model,
             RedirectAttributes next) {
         return say(id, model, next, "PlantController.struck", method, word, () -> plants.strike(id, method, word));
@@ -80,7 +84,7 @@ class PlantController {
     String add(
             @PathVariable UUID id,
             @RequestParam String method,
-            @RequestParam(defaultValue = "") String word,
+            @RequestParam(required = false) String word,
             Model model,
             RedirectAttributes next) {
         return say(id, model, next, "PlantController.added", method, word, () -> plants.add(id, method, word));

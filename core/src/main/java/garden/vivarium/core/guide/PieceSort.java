@@ -1,5 +1,6 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.Text;
 import java.util.Optional;
 
 /**
@@ -20,6 +21,6 @@ public record PieceSort(String key, String words, String one, Optional<PlantGrou
 
     /** "214 shoot tips", "1 shoot tip". */
     public String count(int number) {
-        return number + " " + (number == 1 ? one : words);
+        return Text.of("%,d %s", number, number == 1 ? one : words);
     }
 }
