@@ -64,6 +64,11 @@ public class Benches {
         public boolean isBehind() {
             return standing.map(Standing::isAlarm).orElse(false);
         }
+
+        /** Whether no first sign was there when it was looked for past its day: a notice, and no alarm. */
+        public boolean isLate() {
+            return standing.map(Standing::isNotice).orElse(false);
+        }
     }
 
     /** All open batches in walking order. */

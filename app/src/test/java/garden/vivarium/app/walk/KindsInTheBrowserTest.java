@@ -194,4 +194,14 @@ class KindsInTheBrowserTest extends AtThePages {
         browser.untilText(".warning", "By when?");
         assertThat(browser.value("wanted")).as("what was understood stands").isEqualTo("24");
     }
+
+    @Test
+    void anAimIsSaidWhereThingsAreFoundToo() {
+        browser.open("/find?q=24+skerry+by+15+may");
+        browser.press("a[href^='/plan/line']");
+        browser.untilPath("/plan?line=");
+        assertThat(browser.value("wanted")).isEqualTo("24");
+        browser.open("/find?q=");
+        assertThat(browser.text("h1")).isEqualTo("Find");
+    }
 }

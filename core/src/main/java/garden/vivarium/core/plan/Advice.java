@@ -78,6 +78,11 @@ public record Advice<W>(List<W> open, List<W> folded) {
             return !way.plan().isUncounted() ? 0 : isOpen(way) ? 1 : 3;
         }
 
+        /** Of ways of which none gives what is wanted, the one that gives most of its pieces: 0 for others. */
+        double hopeless() {
+            return bearing == 2 ? -way.plan().season().strike().mean() : 0;
+        }
+
         /** 0 done well here, 1 usual, 2 possible, 3 done badly here. */
         int standing() {
             if (way.isPoor()) {
@@ -93,6 +98,7 @@ public record Advice<W>(List<W> open, List<W> folded) {
             .thenComparing(k -> !k.way().plan().isInSeason())
             .thenComparing(k -> k.way().offered().rank())
             .thenComparing(k -> -k.sureness())
+            .thenComparing(Key::hopeless)
             .thenComparing(k -> k.way().pieces())
             .thenComparing(k -> k.way().plan().expected().ready().to())
             .thenComparing(k -> k.way().minutes());
