@@ -4,7 +4,7 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.stock.PlantChanged;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Plants;
-import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -21,7 +21,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class KindUpgrade implements ApplicationRunner {
 
     private final Plants plants;
-    private final Stock stock;
+    private final StockCounts counts;
     private final CurrentNursery nursery;
     private final ApplicationEventPublisher events;
     private final JdbcClient database;
@@ -29,13 +29,13 @@ class KindUpgrade implements ApplicationRunner {
 
     KindUpgrade(
             Plants plants,
-            Stock stock,
+            StockCounts counts,
             CurrentNursery nursery,
             ApplicationEventPublisher events,
             JdbcClient database,
             TransactionTemplate transaction) {
         this.plants = plants;
-        this.stock = stock;
+        this.counts = counts;
         this.nursery = nursery;
         this.events = events;
         this.database = database;
@@ -63,7 +63,7 @@ class KindUpgrade implements ApplicationRunner {
     private void findKinds() {
         for (PlantView plant : plants.findKinds()) {
             if (!plant.kind().isEmpty()) {
-                stock.countedOf(plant);
+                counts.countedOf(plant);
                 events.publishEvent(new PlantChanged(plant.id(), plant));
             }
         }

@@ -8,7 +8,7 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
-import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.LossCause;
@@ -38,7 +38,7 @@ class DemoBatches {
     private static final double TAU = 0.15;
     private static final double LOST_IN_SIGHT = 0.7;
 
-    private final Stock stock;
+    private final StockCounts counts;
     private final Batches batches;
     /** One batch in so many was guessed at and timed. */
     private static final int GUESSED_EVERY = 3;
@@ -49,8 +49,13 @@ class DemoBatches {
     private final EntityManager entities;
 
     DemoBatches(
-            Stock stock, Batches batches, OldBatches oldBatches, BatchBook book, Today today, EntityManager entities) {
-        this.stock = stock;
+            StockCounts counts,
+            Batches batches,
+            OldBatches oldBatches,
+            BatchBook book,
+            Today today,
+            EntityManager entities) {
+        this.counts = counts;
         this.batches = batches;
         this.oldBatches = oldBatches;
         this.book = book;
@@ -71,7 +76,7 @@ class DemoBatches {
         LocalDate stuckOn = today.date().minusDays(p.age());
         int wait = p.protocol().wound().callus().map(Protocol.Callus::usual).orElse(0);
         int taken = p.ways().stuck() + (wait > 0 ? 1 : 0);
-        stock.cutFor(parent.id(), p.protocol().method(), taken, null, stuckOn.minusDays(wait));
+        counts.cutFor(parent.id(), p.protocol().method(), taken, null, stuckOn.minusDays(wait));
         NewBatch wanted = wanted(p, parent, place, stuckOn.minusDays(wait), taken, stuckOn);
         if (p.age() > FROM_OLD_RECORDS && p.protocol().clockStage().isEmpty()) {
             BatchView old = oldBatches.make(wanted, looks(p, place, stuckOn, false, random), false);

@@ -14,6 +14,7 @@ import garden.vivarium.app.promise.Promises;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -37,6 +38,7 @@ class DemoTales {
     private static final int TOLD_OF_REST = 2;
 
     private final Stock stock;
+    private final StockCounts counts;
     private final Batches batches;
     private final CareBook care;
     private final Plans plans;
@@ -48,6 +50,7 @@ class DemoTales {
 
     DemoTales(
             Stock stock,
+            StockCounts counts,
             Batches batches,
             CareBook care,
             Plans plans,
@@ -57,6 +60,7 @@ class DemoTales {
             Guide guide,
             Today today) {
         this.stock = stock;
+        this.counts = counts;
         this.batches = batches;
         this.care = care;
         this.plans = plans;
@@ -134,7 +138,7 @@ class DemoTales {
                 .measured()
                 .guessed(d.hunch(), d.minutes())
                 .made());
-        stock.cutFor(parent.id(), guide.protocol(d.protocol()).orElseThrow().method(), d.pieces(), null, day);
+        counts.cutFor(parent.id(), guide.protocol(d.protocol()).orElseThrow().method(), d.pieces(), null, day);
     }
 
     /** A place, and how many trays it holds. */
@@ -169,12 +173,12 @@ class DemoTales {
     /** Hard cuts, treatments and how they turned out, looks, and the quarantine of what came in. */
     void tell(DemoBook book, Map<String, StockPlantView> mothers) {
         book.cutHard()
-                .forEach(c -> stock.cut(
+                .forEach(c -> counts.cut(
                         mothers.get(c.plant()).id(), c.pieces(), today.date().minusDays(c.ago()), true));
         book.care().forEach(c -> treat(c, mothers.get(c.plant())));
         for (DemoBook.Look look : book.looks()) {
             StockPlantView mother = mothers.get(look.plant());
-            stock.look(
+            counts.look(
                     mother.id(), today.date().minusDays(look.ago()), null, look.shoots(), mother.state(), look.note());
         }
         book.stock().stream().filter(m -> m.quarantine() != null).forEach(m -> quarantine(m, mothers.get(m.plant())));

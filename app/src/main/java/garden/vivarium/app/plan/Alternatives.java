@@ -2,7 +2,6 @@ package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Words;
-import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
@@ -13,6 +12,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -24,20 +24,24 @@ class Alternatives {
 
     private static final double HARDLY = 0.01;
 
-    private final Stock stock;
     private final Guide guide;
     private final Says says;
     private final Words words;
 
-    Alternatives(Stock stock, Guide guide, Says says, Words words) {
-        this.stock = stock;
+    Alternatives(Guide guide, Says says, Words words) {
         this.guide = guide;
         this.says = says;
         this.words = words;
     }
 
-    /** What is said of a way that cannot be done as asked; empty of one that can. */
-    Optional<CannotBeDone> of(StockPlantView plant, PlanForm form, WayRow row, List<WayRow> all) {
+    /**
+     * What is said of a way that cannot be done as asked; empty of one that can.
+     *
+     * @param all ways of the plant
+     * @param live stock plants from which something may still come
+     */
+    Optional<CannotBeDone> of(
+            StockPlantView plant, PlanForm form, WayRow row, List<WayRow> all, List<StockPlantView> live) {
         if (row.isFeasible()) {
             return Optional.empty();
         }
@@ -99,7 +103,7 @@ class Alternatives {
                         form.wanted(),
                         form.due(),
                         b.start())));
-        instead.more().ifPresent(more -> options.addAll(withMore(plant, form, sort, more)));
+        instead.more().ifPresent(more -> options.addAll(withMore(plant, form, sort, more, live)));
         if (options.isEmpty()) {
             options.add(
                     new CannotBeDone.Option(words.say("instead.another.plant", "code", plant.code()), "/stock/new"));
@@ -136,9 +140,10 @@ class Alternatives {
         return Math.round((float) number / step) * step;
     }
 
-    private List<CannotBeDone.Option> withMore(StockPlantView plant, PlanForm form, PieceSort sort, int more) {
+    private List<CannotBeDone.Option> withMore(
+            StockPlantView plant, PlanForm form, PieceSort sort, int more, List<StockPlantView> live) {
         List<CannotBeDone.Option> options = new ArrayList<>();
-        List<StockPlantView> sisters = stock.live().stream()
+        List<StockPlantView> sisters = live.stream()
                 .filter(s -> s.plant().id().equals(plant.plant().id()) && !s.id().equals(plant.id()))
                 .filter(s -> s.bears(sort).isCounted() && s.bears(sort).pieces() > 0)
                 .sorted(Comparator.comparing(
@@ -197,6 +202,11 @@ class Alternatives {
         if (way != null) {
             address.queryParam("way", way);
         }
-        return address.build().toString();
+        if (form.forWhom() != null) {
+            address.queryParam("forWhom", "{whom}");
+        }
+        return address.encode()
+                .buildAndExpand(Map.of("whom", form.forWhom() == null ? "" : form.forWhom()))
+                .toUriString();
     }
 }

@@ -37,6 +37,7 @@ class PlanPage {
     private final Obstacles obstacles;
     private final Room room;
     private final Costs costs;
+    private final Owed owed;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
@@ -49,6 +50,7 @@ class PlanPage {
             Obstacles obstacles,
             Room room,
             Costs costs,
+            Owed owed,
             Stock stock,
             Guide guide,
             Today today) {
@@ -59,6 +61,7 @@ class PlanPage {
         this.obstacles = obstacles;
         this.room = room;
         this.costs = costs;
+        this.owed = owed;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
@@ -70,6 +73,7 @@ class PlanPage {
         committed(all, model);
         if (!asked) {
             model.addAttribute("cuttable", cuttable(all));
+            model.addAttribute("owed", owed.uncovered());
         }
         model.addAttribute("asked", asked);
         Optional<StockPlantView> plant =
@@ -82,7 +86,7 @@ class PlanPage {
             plant.ifPresent(p -> makings(form, p, model));
         } else if (plant.isPresent() && AIM.stream().noneMatch(wrong::hasFieldErrors)) {
             try {
-                ways(form, wrong, plant.get(), by, model);
+                ways(form, wrong, plant.get(), all, by, model);
             } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             }
@@ -123,7 +127,13 @@ class PlanPage {
         model.addAttribute("usualPieces", usual(plant));
     }
 
-    private void ways(PlanForm form, BindingResult wrong, StockPlantView plant, Order by, Model model) {
+    private void ways(
+            PlanForm form,
+            BindingResult wrong,
+            StockPlantView plant,
+            List<StockPlantView> live,
+            Order by,
+            Model model) {
         List<WayRow> found = ways.ways(plant, form, by);
         Advice<WayRow> advice = Advice.folded(found, WayRow::advised);
         model.addAttribute("ways", found);
@@ -140,7 +150,7 @@ class PlanPage {
         found.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
             chosen(form, wrong, plant, row, model);
             model.addAttribute(
-                    "cannot", alternatives.of(plant, form, row, found).orElse(null));
+                    "cannot", alternatives.of(plant, form, row, found, live).orElse(null));
         });
     }
 

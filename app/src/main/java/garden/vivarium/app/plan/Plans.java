@@ -11,11 +11,11 @@ import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.Text;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.plan.Harvesting;
 import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Prospect;
@@ -39,6 +39,7 @@ public class Plans {
     private final PlanRepository plans;
     private final Ways ways;
     private final Stock stock;
+    private final StockCounts counts;
     private final Batches batches;
     private final Protocols protocols;
     private final ApplicationEventPublisher events;
@@ -50,6 +51,7 @@ public class Plans {
             PlanRepository plans,
             Ways ways,
             Stock stock,
+            StockCounts counts,
             Batches batches,
             Protocols protocols,
             ApplicationEventPublisher events,
@@ -59,6 +61,7 @@ public class Plans {
         this.plans = plans;
         this.ways = ways;
         this.stock = stock;
+        this.counts = counts;
         this.batches = batches;
         this.protocols = protocols;
         this.events = events;
@@ -114,7 +117,7 @@ public class Plans {
                             ? Messages.text("Plans.no.number.pieces.would")
                             : Messages.text("Plans.more.than.it.bears", "code", plant.code()));
         }
-        int most = Harvesting.MOST_CUTS * row.plan().piecesAtMost();
+        int most = row.plan().piecesAtMost();
         if (form.take() != null && !row.plan().isUncounted() && form.take() > most) {
             throw new InvalidField(
                     "take",
@@ -374,7 +377,7 @@ public class Plans {
         }
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
-        stock.cutFor(
+        counts.cutFor(
                 plan.view().stockPlantId(),
                 wanted.done().method(),
                 wanted.taking().taken(),

@@ -1,6 +1,7 @@
 package garden.vivarium.app.promise;
 
 import garden.vivarium.app.bench.ToCome;
+import garden.vivarium.app.plan.Owed;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.plan.TopUps;
@@ -16,6 +17,7 @@ import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.plan.Supply;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -35,7 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
  * counts for two of them; the last in line has what is left over too.
  */
 @Service
-public class PromiseBook {
+public class PromiseBook implements Owed {
 
     /** Question and steps of whether a promise will be met. */
     enum Step implements Rule {
@@ -115,6 +117,32 @@ public class PromiseBook {
     Optional<PlantPromises.Judged> judged(UUID promise) {
         Ledger ledger = new Ledger();
         return ledger.owed(promise).map(ledger::judge);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Owed.Line> uncovered() {
+        if (promises.findByState(PromiseState.OPEN).isEmpty()) {
+            return List.of();
+        }
+        Ledger ledger = new Ledger();
+        List<StockPlantView> live = stock.live();
+        return ledger.open.values().stream()
+                .flatMap(List::stream)
+                .filter(p -> ledger.uncovered(p) > 0)
+                .sorted(PromiseView.IN_LINE)
+                .map(p -> new Owed.Line(
+                        p.who(), p.plant(), fullest(live, p.plantId()), ledger.uncovered(p), p.due(), (int)
+                                Math.round(100 * p.wanted().confidence())))
+                .toList();
+    }
+
+    private static UUID fullest(List<StockPlantView> live, UUID plant) {
+        return live.stream()
+                .filter(s -> s.plant().id().equals(plant))
+                .max(Comparator.comparingInt(s -> s.piecesNow() == null ? 0 : s.piecesNow()))
+                .map(StockPlantView::id)
+                .orElse(null);
     }
 
     /** The first in line for a plant that draws on less than is owed, with how many it lacks. */

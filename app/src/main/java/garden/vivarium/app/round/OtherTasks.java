@@ -14,6 +14,7 @@ import garden.vivarium.app.round.Item.OtherTask;
 import garden.vivarium.app.round.Item.Subject;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import java.time.LocalDate;
@@ -39,13 +40,15 @@ class OtherTasks {
     private final CareBook care;
     private final PromiseBook promises;
     private final Stock stock;
+    private final StockCounts counts;
     private final Says says;
     private final Words words;
 
-    OtherTasks(CareBook care, PromiseBook promises, Stock stock, Says says, Words words) {
+    OtherTasks(CareBook care, PromiseBook promises, Stock stock, StockCounts counts, Says says, Words words) {
         this.care = care;
         this.promises = promises;
         this.stock = stock;
+        this.counts = counts;
         this.says = says;
         this.words = words;
     }
@@ -58,7 +61,7 @@ class OtherTasks {
         care.due(day).forEach(c -> found.add(treat(c, places, day)));
         care.asking(day).forEach(c -> found.add(judge(c, places)));
         promises.atRisk().forEach(j -> found.add(atRisk(j, all)));
-        Map<UUID, LocalDate> seen = stock.lastLooks();
+        Map<UUID, LocalDate> seen = counts.lastLooks();
         for (StockPlantView s : all.stream().filter(s -> !s.isRetired()).toList()) {
             quarantine(s, day).ifPresent(found::add);
             asleep(s, seen.get(s.id()), day).ifPresent(found::add);

@@ -6,6 +6,7 @@ import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.PlantKind;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -56,6 +57,13 @@ public class Sorts {
     /** "214 shoot tips", "1 piece". */
     public String count(String sort, int number) {
         return guide.sort(sort).map(s -> s.count(number)).orElse(number + (number == 1 ? " piece" : " pieces"));
+    }
+
+    /** "60 shoot tips, 12 leaves". */
+    public String counts(Map<String, Integer> numbers) {
+        return numbers.entrySet().stream()
+                .map(c -> count(c.getKey(), c.getValue()))
+                .collect(Collectors.joining(", "));
     }
 
     /** How a plant of the group bears a sort being taken. */

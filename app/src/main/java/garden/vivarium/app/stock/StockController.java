@@ -10,7 +10,10 @@ import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -113,9 +116,7 @@ class StockController {
         model.addAttribute("plants", stock.plants());
         model.addAttribute("form", StockPlantForm.of(plant));
         model.addAttribute("plant", plant);
-        model.addAttribute(
-                "given",
-                sorts.of(plant.plant().grown()).stream().map(PieceSort::key).toList());
+        model.addAttribute("given", asked(plant));
         return "stock/form";
     }
 
@@ -141,10 +142,18 @@ class StockController {
             }
         }
         model.addAttribute("plant", plant);
-        model.addAttribute(
-                "given",
-                sorts.of(plant.plant().grown()).stream().map(PieceSort::key).toList());
+        model.addAttribute("given", asked(plant));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
+    }
+
+    /** The sorts that are asked: those that its kind can give, and what was counted though it cannot. */
+    private Set<String> asked(StockPlantView plant) {
+        return Stream.concat(
+                        sorts.of(plant.plant().grown()).stream().map(PieceSort::key),
+                        plant.counts().stream()
+                                .filter(StockPlantView.Bears::isCounted)
+                                .map(StockPlantView.Bears::sort))
+                .collect(Collectors.toSet());
     }
 }

@@ -6,7 +6,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
 
 /** A look at a stock plant: what it bears, how many new shoots since a hard cut, how it is. */
 @Entity
@@ -14,7 +18,11 @@ class StockLook extends NurseryRow {
 
     private UUID stockPlantId;
     private LocalDate lookedOn;
-    private Integer pieces;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    @Column(columnDefinition = "longtext")
+    private Map<String, Integer> counts = new TreeMap<>();
+
     private Integer shoots;
 
     @Enumerated(EnumType.STRING)
@@ -29,14 +37,14 @@ class StockLook extends NurseryRow {
     StockLook(
             UUID stockPlantId,
             LocalDate lookedOn,
-            Integer pieces,
+            Map<String, Integer> counts,
             Integer shoots,
             StockState state,
             String note,
             String person) {
         this.stockPlantId = stockPlantId;
         this.lookedOn = lookedOn;
-        this.pieces = pieces;
+        this.counts.putAll(counts);
         this.shoots = shoots;
         this.state = state;
         this.note = note;
@@ -44,6 +52,6 @@ class StockLook extends NurseryRow {
     }
 
     StockLookView view() {
-        return new StockLookView(lookedOn, pieces, shoots, state, note, personName);
+        return new StockLookView(lookedOn, new TreeMap<>(counts), shoots, state, note, personName);
     }
 }

@@ -7,6 +7,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.stock.Quarantine;
@@ -22,11 +23,13 @@ class StockCare {
     private static final int LONGEST_WAIT_DAYS = 365;
 
     private final Stock stock;
+    private final StockCounts counts;
     private final CareBook care;
     private final Today today;
 
-    StockCare(Stock stock, CareBook care, Today today) {
+    StockCare(Stock stock, StockCounts counts, CareBook care, Today today) {
         this.stock = stock;
+        this.counts = counts;
         this.care = care;
         this.today = today;
     }
@@ -55,7 +58,7 @@ class StockCare {
     @Transactional
     StockPlantView woken(UUID id, boolean notYet) {
         StockState state = notYet ? plant(id).state() : StockState.GROWING;
-        return stock.look(id, today.date(), null, null, state, null);
+        return counts.look(id, today.date(), null, null, state, null);
     }
 
     /**

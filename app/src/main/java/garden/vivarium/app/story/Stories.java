@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.HarvestView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockLookView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.BatchCount;
@@ -32,6 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Stories {
 
     private final Stock stock;
+    private final StockCounts counts;
     private final BatchBook batches;
     private final Evidence evidence;
     private final CareBook care;
@@ -39,8 +41,17 @@ class Stories {
     private final Says says;
     private final Today today;
 
-    Stories(Stock stock, BatchBook batches, Evidence evidence, CareBook care, Guide guide, Says says, Today today) {
+    Stories(
+            Stock stock,
+            StockCounts counts,
+            BatchBook batches,
+            Evidence evidence,
+            CareBook care,
+            Guide guide,
+            Says says,
+            Today today) {
         this.stock = stock;
+        this.counts = counts;
         this.batches = batches;
         this.evidence = evidence;
         this.care = care;
@@ -68,8 +79,8 @@ class Stories {
                 .filter(s -> s.plant().id().equals(plant.plant().id()))
                 .toList();
         double usual = usual(sisters, byPlant);
-        List<HarvestView> harvests = stock.harvests(id);
-        List<StockLookView> looks = stock.looks(id);
+        List<HarvestView> harvests = counts.harvests(id);
+        List<StockLookView> looks = counts.looks(id);
         return new StorySheet(
                 plant,
                 group,

@@ -8,6 +8,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Sorts;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
@@ -36,6 +37,7 @@ class StoryController {
     private final Stories stories;
     private final Families families;
     private final Stock stock;
+    private final StockCounts counts;
     private final StockCare stockCare;
     private final Guide guide;
     private final Sorts sorts;
@@ -46,6 +48,7 @@ class StoryController {
             Stories stories,
             Families families,
             Stock stock,
+            StockCounts counts,
             StockCare stockCare,
             Guide guide,
             Sorts sorts,
@@ -54,6 +57,7 @@ class StoryController {
         this.stories = stories;
         this.families = families;
         this.stock = stock;
+        this.counts = counts;
         this.stockCare = stockCare;
         this.guide = guide;
         this.sorts = sorts;
@@ -90,7 +94,7 @@ class StoryController {
             @RequestParam Map<String, String> typed,
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
-            StockPlantView plant = stock.look(id, lookedOn, pieces, counts(typed), shoots, state, note);
+            StockPlantView plant = counts.look(id, lookedOn, pieces, counts(typed), shoots, state, note);
             return Messages.text(
                     "StoryController.looked.at",
                     "code",
@@ -136,12 +140,12 @@ class StoryController {
                                 Limits.MOST_FROM_ONE_PLANT));
             }
             if (sort == null) {
-                stock.cut(id, pieces, cutOn, hard);
+                counts.cut(id, pieces, cutOn, hard);
             } else {
                 String known = guide.sort(sort)
                         .orElseThrow(() -> new InvalidField("sort", Messages.text("StoryController.no.such.sort")))
                         .key();
-                stock.cut(id, known, pieces, cutOn, hard);
+                counts.cut(id, known, pieces, cutOn, hard);
             }
             return Messages.text("StoryController.cut", "pieces", pieces);
         });

@@ -12,6 +12,7 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
@@ -39,6 +40,9 @@ public abstract class AtANursery {
 
     @Autowired
     protected Stock stock;
+
+    @Autowired
+    protected StockCounts counts;
 
     @Autowired
     protected Batches batches;

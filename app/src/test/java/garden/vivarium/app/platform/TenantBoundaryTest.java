@@ -9,6 +9,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.core.guide.Guide;
 import java.time.LocalDate;
 import java.util.List;
@@ -32,6 +33,9 @@ class TenantBoundaryTest {
 
     @Autowired
     private Stock stock;
+
+    @Autowired
+    private StockCounts counts;
 
     @Autowired
     private Batches batches;
@@ -80,7 +84,7 @@ class TenantBoundaryTest {
         assertThatThrownBy(() -> in(mine, () -> batches.giveUp(batch.code(), DAY)))
                 .isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> in(mine, () -> {
-                    stock.cut(parent.id(), 5, DAY, false);
+                    counts.cut(parent.id(), 5, DAY, false);
                     return null;
                 }))
                 .isInstanceOf(NotFound.class);

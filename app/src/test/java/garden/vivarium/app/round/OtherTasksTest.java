@@ -26,19 +26,19 @@ class ErrandsTest extends AtANursery {
 
     @Test
     void aRestedPlantMayBeCutOnceSaid() {
-        run(() -> stock.cut(fuchsia.id(), 20, TODAY.minusDays(25), false));
+        run(() -> counts.cut(fuchsia.id(), 20, TODAY.minusDays(25), false));
         OtherTask cut = only("Cut?");
         assertThat(cut.what()).contains("can be cut again, 26 at most");
         run(() -> stock.restSeen(fuchsia.id()));
         assertThat(verbs()).isEmpty();
 
-        run(() -> stock.cut(fuchsia.id(), 20, TODAY, false));
+        run(() -> counts.cut(fuchsia.id(), 20, TODAY, false));
         assertThat(verbs()).as("it rests").isEmpty();
     }
 
     @Test
     void quarantineIsTreatedLiftedAndNothingIsCutMeanwhile() {
-        run(() -> stock.cut(fuchsia.id(), 20, TODAY.minusDays(25), false));
+        run(() -> counts.cut(fuchsia.id(), 20, TODAY.minusDays(25), false));
         run(() -> stock.quarantine(fuchsia.id(), TODAY.plusDays(1)));
         run(() -> care.course(
                 new Subject(
@@ -66,10 +66,10 @@ class ErrandsTest extends AtANursery {
         plant("Lily ‘Storm Glass’", "bulb", 20, StockKind.LOT, StockState.DORMANT, Climate.COLD);
         assertThat(only("Woken?").code()).isEqualTo(dahlia.code());
 
-        run(() -> stock.look(dahlia.id(), TODAY.minusDays(13), null, null, StockState.DORMANT, null));
+        run(() -> counts.look(dahlia.id(), TODAY.minusDays(13), null, null, StockState.DORMANT, null));
         assertThat(verbs()).as("seen within the fortnight").isEmpty();
-        run(() -> stock.look(dahlia.id(), TODAY.minusDays(14), null, null, StockState.DORMANT, null));
-        run(() -> stock.look(dahlia.id(), TODAY, null, null, StockState.GROWING, null));
+        run(() -> counts.look(dahlia.id(), TODAY.minusDays(14), null, null, StockState.DORMANT, null));
+        run(() -> counts.look(dahlia.id(), TODAY, null, null, StockState.GROWING, null));
         assertThat(verbs()).isEmpty();
     }
 

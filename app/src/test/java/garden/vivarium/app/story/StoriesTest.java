@@ -31,8 +31,8 @@ class StoriesTest extends AtANursery {
     @Test
     void aHarvestIsTakenOffAndGrowsBackByEstimate() {
         StockPlantView counted =
-                in(() -> stock.look(fuchsia.id(), TODAY.minusDays(30), 80, null, StockState.GROWING, null));
-        run(() -> stock.cut(counted.id(), 26, TODAY.minusDays(21), false));
+                in(() -> counts.look(fuchsia.id(), TODAY.minusDays(30), 80, null, StockState.GROWING, null));
+        run(() -> counts.cut(counted.id(), 26, TODAY.minusDays(21), false));
 
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
         assertThat(sheet.plant().bears().estimated()).isTrue();
@@ -49,7 +49,7 @@ class StoriesTest extends AtANursery {
 
     @Test
     void moreThanItBearsWellIsKeptAsAHardCutWhoeverCuts() {
-        run(() -> stock.cut(fuchsia.id(), 27, TODAY, false));
+        run(() -> counts.cut(fuchsia.id(), 27, TODAY, false));
         StorySheet sheet = in(() -> stories.sheet(fuchsia.id()));
 
         assertThat(sheet.past().harvests())
@@ -60,29 +60,29 @@ class StoriesTest extends AtANursery {
 
     @Test
     void recoveryAfterAHardCutIsCountedInShoots() {
-        run(() -> stock.cut(fuchsia.id(), 70, TODAY.minusDays(30), true));
+        run(() -> counts.cut(fuchsia.id(), 70, TODAY.minusDays(30), true));
         assertThat(in(() -> stories.sheet(fuchsia.id())).past().recovery().orElseThrow())
                 .contains("Nobody has counted new shoots");
-        run(() -> stock.look(fuchsia.id(), TODAY.minusDays(12), null, 5, StockState.GROWING, null));
-        run(() -> stock.look(fuchsia.id(), TODAY.minusDays(2), null, 14, StockState.GROWING, null));
+        run(() -> counts.look(fuchsia.id(), TODAY.minusDays(12), null, 5, StockState.GROWING, null));
+        run(() -> counts.look(fuchsia.id(), TODAY.minusDays(2), null, 14, StockState.GROWING, null));
 
         assertThat(in(() -> stories.sheet(fuchsia.id())).past().recovery().orElseThrow())
                 .contains("70 pieces")
                 .contains("Day 18: 5 new shoots.")
                 .endsWith("Day 28: 14 new shoots.");
-        assertThatThrownBy(() -> in(() -> stock.look(fuchsia.id(), TODAY, -1, null, StockState.GROWING, null)))
+        assertThatThrownBy(() -> in(() -> counts.look(fuchsia.id(), TODAY, -1, null, StockState.GROWING, null)))
                 .isInstanceOf(InvalidField.class);
     }
 
     @Test
     void aLotIsUsedUp() {
         StockPlantView lot = plant("Lily ‘Storm Glass’", "bulb", 20, StockKind.LOT, StockState.DORMANT, Climate.COLD);
-        run(() -> stock.cut(lot.id(), 12, TODAY, false));
+        run(() -> counts.cut(lot.id(), 12, TODAY, false));
         assertThat(in(() -> stock.find(lot.id())).orElseThrow().piecesNow()).isEqualTo(8);
         assertThat(in(() -> stories.sheet(lot.id())).cutting().restsUntil())
                 .as("a lot does not rest")
                 .isEmpty();
-        run(() -> stock.cut(lot.id(), 8, TODAY, false));
+        run(() -> counts.cut(lot.id(), 8, TODAY, false));
         assertThat(in(() -> stock.find(lot.id())).orElseThrow().isRetired()).isTrue();
         assertThat(in(() -> stock.live())).extracting(StockPlantView::id).containsExactly(fuchsia.id());
     }
@@ -138,7 +138,7 @@ class StoriesTest extends AtANursery {
     void nobodyElseReadsIt() {
         assertThatThrownBy(() -> elsewhere(() -> stories.sheet(fuchsia.id()))).isInstanceOf(NotFound.class);
         assertThatThrownBy(() -> elsewhere(() -> families.of(fuchsia.id()))).isInstanceOf(NotFound.class);
-        assertThatThrownBy(() -> elsewhere(() -> stock.look(fuchsia.id(), TODAY, 3, null, StockState.GROWING, null)))
+        assertThatThrownBy(() -> elsewhere(() -> counts.look(fuchsia.id(), TODAY, 3, null, StockState.GROWING, null)))
                 .isInstanceOf(NotFound.class);
     }
 
