@@ -69,11 +69,20 @@ public class Evidence {
     @Transactional(readOnly = true)
     public NurseryRecord record() {
         UUID id = nursery.required();
+        // Who only reads sees one state of the nursery until the transaction ends.
+        boolean readOnly = TransactionSynchronizationManager.isCurrentTransactionReadOnly();
+        Optional<Held> seen = readOnly ? own(id) : Optional.empty();
+        if (seen.isPresent()) {
+            return seen.get().record();
+        }
         // Read first: what is written meanwhile raises it, and is then read again.
         long stamp = stamps.of(id);
         int here = stamps.changesHere(id);
         Held before = here == 0 ? held.get(id) : own(id).orElseGet(() -> held.get(id));
         if (before != null && before.isAsOf(stamp, here)) {
+            if (readOnly) {
+                bind(id, before);
+            }
             return before.record();
         }
         Map<UUID, HeldBatch> now = read(before == null ? Map.of() : before.batches());
@@ -89,8 +98,12 @@ public class Evidence {
     private void keep(UUID id, Held now) {
         if (now.changesHere() == 0) {
             held.put(id, now);
-            return;
+        } else {
+            bind(id, now);
         }
+    }
+
+    private static void bind(UUID id, Held now) {
         Own own = new Own(id);
         if (own(id).isPresent()) {
             TransactionSynchronizationManager.unbindResource(own);
@@ -109,7 +122,7 @@ public class Evidence {
         return Optional.ofNullable((Held) TransactionSynchronizationManager.getResource(new Own(id)));
     }
 
-    /** Under which a transaction keeps what it alone sees of a nursery. */
+    /** Under which a transaction keeps what it sees of a nursery. */
     private record Own(UUID nursery) {}
 
     /** The way that a protocol makes of a plant. */

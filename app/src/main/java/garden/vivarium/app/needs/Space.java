@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
@@ -71,7 +72,7 @@ class Space implements Room {
 
     @Transactional(readOnly = true)
     List<Bench> benches() {
-        Map<UUID, List<TraySpace.Stay>> stays = stays(null);
+        Map<UUID, List<TraySpace.Stay>> stays = stays(null, place -> true);
         LocalDate day = today.date();
         return stock.places().stream()
                 .map(p -> {
@@ -101,7 +102,8 @@ class Space implements Room {
                 row.plan().take().get().pieces(),
                 row.youngPlants().map(y -> y.middle()).orElse(0));
         LocalDate until = row.plan().expected().end().plusDays(1);
-        TraySpace space = new TraySpace(place.trays(), stays(replaced).getOrDefault(place.id(), List.of()));
+        TraySpace space =
+                new TraySpace(place.trays(), stays(replaced, place.id()::equals).getOrDefault(place.id(), List.of()));
         return space.and(own)
                 .firstOverfull(row.plan().start(), until)
                 .map(o -> Messages.text(
@@ -122,14 +124,17 @@ class Space implements Room {
         return TraySpace.stays(what, expected, TraySpace.traysFor(pieces), pots);
     }
 
-    /** What stands where, and what is planned but for one plan that is being changed; null for none. */
-    private Map<UUID, List<TraySpace.Stay>> stays(UUID without) {
+    /** What stands at places, and what is planned but for one plan that is being changed; null for none. */
+    private Map<UUID, List<TraySpace.Stay>> stays(UUID without, Predicate<UUID> at) {
         Map<UUID, List<TraySpace.Stay>> stays = new HashMap<>();
-        toCome.sources().stream().filter(s -> s.batch().closedOn() == null).forEach(s -> running(s, stays));
+        toCome.sources().stream()
+                .filter(s -> s.batch().closedOn() == null && at.test(s.batch().placeId()))
+                .forEach(s -> running(s, stays));
         Map<UUID, StockPlantView> parents =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         plans.waiting().stream()
                 .filter(p -> !p.id().equals(without))
+                .filter(p -> at.test(parents.get(p.stockPlantId()).place().id()))
                 .forEach(p -> planned(p, parents.get(p.stockPlantId()), stays));
         return stays;
     }

@@ -36,6 +36,7 @@ public final class Guide {
 
     private final Vocabulary words;
     private final List<PlantKind> kinds;
+    private final Map<String, PlantKind> kindsByKey;
     private final KindFinder finder;
     private final List<Protocol> protocols;
     private final List<MethodPage> benchBook;
@@ -51,6 +52,8 @@ public final class Guide {
             List<Dispute> disputes) {
         this.words = words;
         this.kinds = List.copyOf(kinds);
+        this.kindsByKey = kinds.stream()
+                .collect(Collectors.toUnmodifiableMap(PlantKind::key, Function.identity(), (one, other) -> one));
         this.finder = new KindFinder(kinds);
         this.protocols = List.copyOf(protocols);
         this.benchBook = List.copyOf(benchBook);
@@ -139,7 +142,7 @@ public final class Guide {
 
     /** The kind of the key; empty for none and for one that the guide does not know. */
     public Optional<PlantKind> kind(String key) {
-        return kinds.stream().filter(k -> k.key().equals(key)).findFirst();
+        return Optional.ofNullable(key).map(kindsByKey::get);
     }
 
     /** By which the kind of a typed name is found. */

@@ -2,7 +2,6 @@ package garden.vivarium.core.plan;
 
 import garden.vivarium.core.guide.OutputRatio;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -51,10 +50,14 @@ public record TakeCount(int pieces, double chance, boolean isScaled) {
         int from =
                 (int) Math.max(1, Math.ceil((double) wanted / output.chances().size()));
         IntToDoubleFunction chance = n -> ready.atLeast(wanted, n, output);
-        OptionalInt least = search(chance, from, guess(ready, output, wanted), most(wanted), confidence);
-        return least.isPresent()
-                ? Optional.of(new TakeCount(least.getAsInt(), chance.applyAsDouble(least.getAsInt()), false))
-                : Optional.empty();
+        return FirstThat.of(
+                        from,
+                        most(wanted),
+                        guess(ready, output, wanted),
+                        n -> chance.applyAsDouble((int) n) >= confidence)
+                .stream()
+                .mapToObj(n -> new TakeCount((int) n, chance.applyAsDouble((int) n), false))
+                .findFirst();
     }
 
     /** The count whose mean would just do: a place to begin. */
@@ -62,40 +65,5 @@ public record TakeCount(int pieces, double chance, boolean isScaled) {
         double mean = ready.meanShare() * output.mean();
         int most = most(wanted);
         return mean * most <= wanted ? most : (int) Math.ceil(wanted / mean);
-    }
-
-    /** The chance never falls as n grows, so steps that widen from the guess and then halving find the least n. */
-    private static OptionalInt search(IntToDoubleFunction chance, int from, int guess, int most, double confidence) {
-        int high = Math.max(from, Math.min(most, guess));
-        int low = from - 1;
-        int step = 1;
-        if (chance.applyAsDouble(high) >= confidence) {
-            while (high - step > low) {
-                if (chance.applyAsDouble(high - step) < confidence) {
-                    low = high - step;
-                    break;
-                }
-                high -= step;
-                step *= 2;
-            }
-        } else {
-            do {
-                if (high == most) {
-                    return OptionalInt.empty();
-                }
-                low = high;
-                high = Math.min(most, high + step);
-                step *= 2;
-            } while (chance.applyAsDouble(high) < confidence);
-        }
-        while (high - low > 1) {
-            int middle = (low + high) >>> 1;
-            if (chance.applyAsDouble(middle) >= confidence) {
-                high = middle;
-            } else {
-                low = middle;
-            }
-        }
-        return OptionalInt.of(high);
     }
 }

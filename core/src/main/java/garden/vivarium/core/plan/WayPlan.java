@@ -1,15 +1,12 @@
 package garden.vivarium.core.plan;
 
-import garden.vivarium.core.evidence.RootingTime;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /**
@@ -28,7 +25,7 @@ public final class WayPlan {
     private final Optional<TakeCount> take;
     private final Optional<LocalDate> lastSafeStart;
     private final Optional<InTurn> inTurn;
-    private final Map<SeasonOutlook, ReadyChance.OfRate> chances = new ConcurrentHashMap<>();
+    private final StartChances chances;
 
     private WayPlan(Outlook outlook, Aim aim, Setting setting, Harvesting stock, LocalDate start) {
         this.outlook = outlook;
@@ -37,8 +34,9 @@ public final class WayPlan {
         this.stock = stock;
         this.limit = stock.pieces();
         this.start = start;
+        this.chances = new StartChances(outlook, aim, setting);
         this.piecesAtMost = limit.orElseGet(() -> enough(outlook.inSeason()));
-        this.take = TakeCount.least(readyWhenStarted(start), outlook.output(), aim.pieces(), aim.confidence());
+        this.take = chances.least(start);
         this.lastSafeStart = latestStart();
         this.inTurn = take.flatMap(this::cuts);
     }
@@ -78,8 +76,7 @@ public final class WayPlan {
         double chance = atOnce.chance();
         for (int n = 2; n <= stock.mostCuts(); n++) {
             LocalDate day = start.plusDays((long) (n - 1) * stock.restDays());
-            Optional<TakeCount> then =
-                    TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence());
+            Optional<TakeCount> then = chances.least(day);
             if (then.isEmpty()) {
                 return Optional.empty();
             }
@@ -136,7 +133,7 @@ public final class WayPlan {
 
     /** The chance of the aim when taking this many on another day. */
     public double chance(LocalDate day, int pieces) {
-        return readyWhenStarted(day).atLeast(aim.pieces(), pieces, outlook.output());
+        return chances.on(day).atLeast(aim.pieces(), pieces, outlook.output());
     }
 
     /**
@@ -179,19 +176,17 @@ public final class WayPlan {
     }
 
     private OptionalInt leastWhenStarted(LocalDate day) {
-        return TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence())
-                .map(t -> OptionalInt.of(t.pieces()))
-                .orElse(OptionalInt.empty());
+        return chances.least(day).map(t -> OptionalInt.of(t.pieces())).orElse(OptionalInt.empty());
     }
 
     /** What taking so many pieces on the start day would give by the day due. */
     public YoungPlants youngPlants(int pieces) {
-        return YoungPlants.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot());
+        return YoungPlants.of(chances.on(start), pieces, outlook.output(), aim.piecesPerPot());
     }
 
     /** The most young plants of which taking so many on the start day is as sure, by the day due, as was asked. */
     public int sureOf(int pieces) {
-        return Supply.of(readyWhenStarted(start), pieces, outlook.output(), aim.piecesPerPot())
+        return Supply.of(chances.on(start), pieces, outlook.output(), aim.piecesPerPot())
                 .surely(aim.confidence());
     }
 
@@ -200,22 +195,7 @@ public final class WayPlan {
      * day within two years would do.
      */
     public Optional<LocalDate> earliestDue(int pieces) {
-        SeasonOutlook then = outlook.at(setting, start);
-        ReadyChance.OfRate rate = ofRate(then);
-        RootingTime time = then.ready();
-        long stuck = (long) outlook.callusDays() + outlook.settleDays();
-        long low = 0;
-        long high = 731;
-        while (high - low > 1) {
-            long middle = (low + high) >>> 1;
-            double chance = rate.after(time, middle).atLeast(aim.pieces(), pieces, outlook.output());
-            if (chance >= aim.confidence()) {
-                high = middle;
-            } else {
-                low = middle;
-            }
-        }
-        return high == 731 ? Optional.empty() : Optional.of(start.plusDays(stuck + high));
+        return chances.earliestDue(start, pieces);
     }
 
     /**
@@ -228,7 +208,11 @@ public final class WayPlan {
 
     /** Twice the pieces that would do with all the time in the world: as many as anybody would take. */
     int enough(SeasonOutlook when) {
-        return TakeCount.least(ofRate(when).withUnlimitedTime(), outlook.output(), aim.pieces(), aim.confidence())
+        return TakeCount.least(
+                        ReadyChance.of(outlook.nextBatch(when)).withUnlimitedTime(),
+                        outlook.output(),
+                        aim.pieces(),
+                        aim.confidence())
                 .map(t -> 2 * t.pieces())
                 .orElse(TakeCount.most(aim.pieces()));
     }
@@ -257,7 +241,7 @@ public final class WayPlan {
     }
 
     private boolean isInSeason(LocalDate day) {
-        return setting.inSeason(outlook.season(), stuckOn(day));
+        return chances.isInSeason(day);
     }
 
     /** The days on which the stages are expected when starting on the start day. */
@@ -278,9 +262,9 @@ public final class WayPlan {
             return Optional.empty();
         }
         for (LocalDate day = start.plusDays(1); day.isBefore(aim.due()); day = day.plusDays(1)) {
-            if (setting.inSeason(outlook.season(), stuckOn(day))) {
+            if (isInSeason(day)) {
                 LocalDate found = day;
-                return TakeCount.least(readyWhenStarted(day), outlook.output(), aim.pieces(), aim.confidence())
+                return chances.least(day)
                         .filter(t -> take.isEmpty() || t.pieces() < take.get().pieces())
                         .map(t -> new Better(found, t));
             }
@@ -314,18 +298,8 @@ public final class WayPlan {
         LocalDate end = aim.due();
         while (!end.isBefore(start)) {
             LocalDate begin = beginOfStretch(end);
-            if (isGood(begin, piecesAtMost)) {
-                long low = 0;
-                long high = ChronoUnit.DAYS.between(begin, end) + 1;
-                while (high - low > 1) {
-                    long middle = (low + high) >>> 1;
-                    if (isGood(begin.plusDays(middle), piecesAtMost)) {
-                        low = middle;
-                    } else {
-                        high = middle;
-                    }
-                }
-                return Optional.of(begin.plusDays(low));
+            if (chances.isGood(begin, piecesAtMost)) {
+                return Optional.of(chances.lastGood(begin, end, piecesAtMost));
             }
             end = begin.minusDays(1);
         }
@@ -333,25 +307,12 @@ public final class WayPlan {
     }
 
     private LocalDate beginOfStretch(LocalDate end) {
-        boolean in = setting.inSeason(outlook.season(), stuckOn(end));
+        boolean in = isInSeason(end);
         LocalDate day = end;
-        while (day.isAfter(start) && setting.inSeason(outlook.season(), stuckOn(day.minusDays(1))) == in) {
+        while (day.isAfter(start) && isInSeason(day.minusDays(1)) == in) {
             day = day.minusDays(1);
         }
         return day;
-    }
-
-    private boolean isGood(LocalDate day, int pieces) {
-        return chance(day, pieces) >= aim.confidence();
-    }
-
-    private ReadyChance readyWhenStarted(LocalDate day) {
-        SeasonOutlook then = outlook.at(setting, day);
-        return ofRate(then).after(then.ready(), daysToReady(day));
-    }
-
-    private ReadyChance.OfRate ofRate(SeasonOutlook season) {
-        return chances.computeIfAbsent(season, s -> ReadyChance.of(outlook.nextBatch(s)));
     }
 
     /** What is to be expected of a start on the start day. */
@@ -361,9 +322,5 @@ public final class WayPlan {
 
     long daysToReady(LocalDate day) {
         return outlook.daysToReady(day, aim.due());
-    }
-
-    private LocalDate stuckOn(LocalDate day) {
-        return outlook.stuckOn(day);
     }
 }
