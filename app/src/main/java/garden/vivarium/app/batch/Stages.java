@@ -49,7 +49,7 @@ class Stages {
             return Optional.empty();
         }
         return lookup.protocol(batch.protocol(), batch.protocolVersion(), batch.way())
-                .filter(p -> !p.course().stages().isEmpty())
+                .filter(p -> !p.course().stagesIn(batch.way().medium()).isEmpty())
                 .map(p -> {
                     List<StageClock.Said> all = new ArrayList<>(said);
                     // Old records say nothing of waking: their days are counted from the day stuck.
@@ -58,7 +58,7 @@ class Stages {
                             .filter(s -> all.stream()
                                     .noneMatch(x -> x.done() && x.stage().equals(s.key())))
                             .ifPresent(s -> all.add(0, new StageClock.Said(s.key(), batch.clockOn(), true)));
-                    return StageClock.of(p.course().stages(), batch.stuckOn(), all);
+                    return StageClock.of(p.course().stagesIn(batch.way().medium()), batch.stuckOn(), all);
                 });
     }
 

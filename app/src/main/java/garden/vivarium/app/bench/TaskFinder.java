@@ -16,6 +16,7 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.Window;
 import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.GiveUp;
 import garden.vivarium.core.watch.NextLook;
@@ -189,14 +190,19 @@ class TaskFinder {
 
     private Task stage(BatchView b, StageClock clock, Protocol.Stage stage) {
         LocalDate due = clock.due().orElseThrow();
-        boolean seen = stage.when().isPresent();
+        // Whoever found pieces ready has seen what the question asks for: only the act is left.
+        boolean answered = stage.when().isPresent() && !stage.startsClock() && b.earliestReady() != null;
+        boolean seen = stage.when().isPresent() && !answered;
         return new Task(
                 seen ? Task.Kind.ASK : Task.Kind.TEND,
                 b,
-                stage.when().map(w -> question(w.ask())).orElse(stage.act()),
-                seen
-                        ? words.say("task.ask.why", "act", uncapital(stage.act()), "clock", stage.startsClock())
-                        : words.say("task.tend.why", "days", stage.after().orElseThrow(), "since", clock.since()),
+                seen ? question(stage.when().orElseThrow().ask()) : stage.act(),
+                answered
+                        ? words.say("task.answered.why", "day", b.earliestReady())
+                        : seen
+                                ? words.say("task.ask.why", "act", uncapital(stage.act()), "clock", stage.startsClock())
+                                : words.say(
+                                        "task.tend.why", "days", stage.after().orElseThrow(), "since", clock.since()),
                 due,
                 !seen && today.date().isAfter(due.plusDays(DAYS_UNTIL_PRESSING)),
                 null,
@@ -325,6 +331,9 @@ class TaskFinder {
                             Math.round(100 * next.chance()),
                             "most",
                             looks.most());
+            if (!next.isWorthIt() && day >= k.expected().ready().window().d10()) {
+                why = inWindow(k, age, next);
+            }
             working = next.working();
         }
         LocalDate due = b.dayZero().plusDays(day);
@@ -339,6 +348,27 @@ class TaskFinder {
                 null,
                 b.counts().pending(),
                 working);
+    }
+
+    /** Inside its window or past it, nobody is told that nothing is to be expected. */
+    private String inWindow(BatchFacts k, int age, NextLook next) {
+        Window window = k.expected().ready().window();
+        return words.say(
+                "task.look.window.why",
+                "age",
+                age,
+                "seen",
+                k.seen(),
+                "from",
+                Math.round(window.d10()),
+                "to",
+                Math.round(window.d90()),
+                "past",
+                age > window.d90(),
+                "day",
+                next.day(),
+                "inAHundred",
+                Math.round(100 * next.chance()));
     }
 
     private Task giveUp(BatchFacts k, GiveUp stalled) {

@@ -38,6 +38,7 @@ class PlanPage {
     private final Room room;
     private final Costs costs;
     private final Owed owed;
+    private final WhyFirst whyFirst;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
@@ -51,6 +52,7 @@ class PlanPage {
             Room room,
             Costs costs,
             Owed owed,
+            WhyFirst whyFirst,
             Stock stock,
             Guide guide,
             Today today) {
@@ -62,6 +64,7 @@ class PlanPage {
         this.room = room;
         this.costs = costs;
         this.owed = owed;
+        this.whyFirst = whyFirst;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
@@ -141,7 +144,7 @@ class PlanPage {
         model.addAttribute("folded", advice.folded());
         model.addAttribute("never", offers.refused(plant.plant()));
         if (!found.isEmpty()) {
-            model.addAttribute("whyFirst", ways.why(plant, found.get(0)));
+            model.addAttribute("whyFirst", whyFirst.why(plant, found));
         }
         model.addAttribute("costs", costs.costs(found));
         model.addAttribute("by", by);

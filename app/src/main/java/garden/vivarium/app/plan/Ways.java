@@ -11,14 +11,12 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Closeness;
-import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.guide.Verdict;
 import garden.vivarium.core.plan.AdvisedWay;
 import garden.vivarium.core.plan.Aim;
 import garden.vivarium.core.plan.Expected;
@@ -324,32 +322,6 @@ public class Ways {
                             Limits.MOST_YOUNG_PLANTS));
         }
         return new Aim(form.wanted(), form.perPotOrOne(), form.due(), form.sure() / 100.0);
-    }
-
-    /** Why the first way stands first, in a sentence. */
-    @Transactional(readOnly = true)
-    String why(StockPlantView plant, WayRow first) {
-        AdvisedWay advised = first.advised();
-        NurseryRecord.Past past = evidence.record()
-                .past(Evidence.way(first.protocol(), plant.plant().grown()));
-        String method = first.protocol().method();
-        if (past.pieces() > 0) {
-            return Messages.text(
-                    advised.isPoor() ? "Ways.why.poor" : "Ways.why.own",
-                    "pieces",
-                    past.pieces(),
-                    "method",
-                    method,
-                    "share",
-                    (double) past.kept() / past.pieces());
-        }
-        String kind =
-                guide.kind(plant.plant().kind()).map(k -> k.names().name()).orElse("");
-        String key = advised.offered().guess()
-                ? "Ways.why.guess"
-                : advised.offered().verdict() == Verdict.USUAL ? "Ways.why.usual" : "Ways.why.possible";
-        return Messages.text(
-                key, "kind", kind, "share", first.plan().season().strike().mean());
     }
 
     /** Whether so few batches are finished that numbers are rougher than they say. */

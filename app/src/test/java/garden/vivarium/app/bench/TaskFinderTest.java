@@ -29,6 +29,7 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.watch.Behind;
+import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
@@ -165,6 +166,56 @@ class TaskFinderTest {
         List<Task> tasks = finder.tasks(known);
         assertThat(tasks).hasSize(1);
         return tasks.get(0);
+    }
+
+    @Test
+    void aQuestionThatALookHasAnsweredIsNoLongerAsked() {
+        StageClock asks = StageClock.of(List.of(WATER), STUCK, List.of());
+        Task asked = finder.tasks(in(asks, batch(counts(0, 0), STUCK.plusDays(12), 1)))
+                .get(0);
+        Task answered = finder.tasks(in(asks, readySince(STUCK.plusDays(12)))).get(0);
+
+        assertThat(asked.kind()).isEqualTo(Task.Kind.ASK);
+        assertThat(asked.what()).isEqualTo("Roots of 10 mm?");
+        assertThat(answered.kind()).isEqualTo(Task.Kind.TEND);
+        assertThat(answered.what()).isEqualTo("Water for the first time");
+        assertThat(answered.why()).contains("found ready");
+    }
+
+    @Test
+    void withinItsWindowNobodyIsToldThatNothingIsToBeExpected() {
+        when(today.date()).thenReturn(STUCK.plusDays(60));
+        Tallies none = tallies(55, 0, 24);
+        Task late = only(known(batch(counts(0, 0), STUCK.plusDays(55), 1), none));
+
+        assertThat(late.why()).contains("window").doesNotContain("reckoned to be ready");
+    }
+
+    private static final Protocol.Stage WATER = new Protocol.Stage(
+            "water",
+            "Water for the first time",
+            Optional.empty(),
+            Optional.of(new Protocol.When("Roots of 10 mm? Then water for the first time", 10, 7)),
+            false);
+
+    private static TaskFinder.BatchFacts in(StageClock clock, BatchView batch) {
+        return new TaskFinder.BatchFacts(
+                batch, OUTLOOK, Tallies.none(), Optional.empty(), List.of(), null, Optional.of(clock));
+    }
+
+    private static BatchView readySince(LocalDate day) {
+        BatchView b = batch(counts(4, 0), day, 1);
+        return new BatchView(
+                b.identity(),
+                b.way(),
+                b.done(),
+                b.taking(),
+                b.clock(),
+                b.vessel(),
+                b.material(),
+                b.guess(),
+                new Progress(b.counts(), 0, 0, 0, new Progress.Seen(day, day, day, 0), null),
+                1);
     }
 
     private static TaskFinder.BatchFacts known(BatchView batch, Tallies ready) {

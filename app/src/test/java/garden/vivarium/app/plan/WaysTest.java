@@ -23,6 +23,22 @@ class WaysTest extends AtANursery {
     @Autowired
     private Ways ways;
 
+    @Autowired
+    private WhyFirst whyFirst;
+
+    @Test
+    void aCommonerWayThatIsOutOfSeasonIsNamed() {
+        StockPlantView rosemary = plant("Rosemary ‘Harbour Wall’", "woody", 200);
+        List<WayRow> rows = in(() -> ways.ways(
+                rosemary,
+                PlanForm.of(rosemary.id(), 10, TODAY.plusDays(120), 90, TODAY, null, null, null),
+                Order.ADVICE));
+
+        assertThat(in(() -> whyFirst.why(rosemary, rows)))
+                .startsWith("Many who raise rosemary start so; as a rule")
+                .endsWith("Its semi-ripe cutting is commoner, but out of season now.");
+    }
+
     @Test
     void stockThatIsShortSaysTheChanceALaterDayAndHowManyAreSure() {
         StockPlantView few = plant("Sage ‘Lighter Grey’", "soft", 20);

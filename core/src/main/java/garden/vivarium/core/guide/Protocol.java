@@ -164,7 +164,16 @@ public record Protocol(
             Test ready,
             List<Stage> stages,
             int tooLong,
-            Optional<Integer> inTurn) {}
+            Optional<Integer> inTurn) {
+
+        /** The stages in a medium: what has water standing in it from the first day is not begun to be watered later. */
+        public List<Stage> stagesIn(String medium) {
+            boolean standing = medium.contains("water") || medium.contains("reserve");
+            return standing
+                    ? stages.stream().filter(s -> !s.key().equals("water")).toList()
+                    : stages;
+        }
+    }
 
     /** First look and the shortest and longest time between looks, in days, and the usual kind. */
     public record Looks(int first, int least, int most, LookKind kind) {}

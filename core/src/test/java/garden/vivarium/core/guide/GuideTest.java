@@ -376,4 +376,19 @@ class GuideTest {
         Set<String> seen = new HashSet<>(names);
         return seen.size() == names.size() && !names.isEmpty();
     }
+
+    @Test
+    void whatStandsOverWaterIsNotBegunToBeWatered() {
+        Protocol.Course bark = GUIDE.protocols().stream()
+                .filter(p -> p.course().stages().stream().anyMatch(s -> s.key().equals("water")))
+                .findFirst()
+                .orElseThrow()
+                .course();
+
+        assertThat(bark.stagesIn("bark")).isEqualTo(bark.stages());
+        assertThat(bark.stagesIn("expanded clay with a reserve"))
+                .noneMatch(s -> s.key().equals("water"));
+        assertThat(bark.stagesIn("open vessel over water with moss"))
+                .hasSize(bark.stages().size() - 1);
+    }
 }
