@@ -77,7 +77,13 @@ public class DemoNursery {
             return;
         }
         UUID id = people.open(new People.NewNursery(
-                "Cold Slipway Nursery", ZoneId.of("Europe/London"), Hemisphere.NORTH, SIGN_IN, "Wren", PASSWORD));
+                "Cold Slipway Nursery",
+                ZoneId.of("Europe/London"),
+                Hemisphere.NORTH,
+                "GBP",
+                SIGN_IN,
+                "Wren",
+                PASSWORD));
         nursery.workingFor(
                 id,
                 () -> transaction.execute(status -> {

@@ -1,7 +1,10 @@
 package garden.vivarium.app.needs;
 
+import garden.vivarium.app.people.Money;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
+import java.util.Currency;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,15 +20,20 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class StoresController {
 
     private final Stores stores;
+    private final Money money;
 
-    StoresController(Stores stores) {
+    StoresController(Stores stores, Money money) {
         this.stores = stores;
+        this.money = money;
     }
 
     @GetMapping
     String page(Model model) {
         List<Stores.Row> rows = stores.rows();
         model.addAttribute("rows", rows);
+        model.addAttribute("currencies", Money.currencies());
+        model.addAttribute(
+                "currency", money.currency().map(Currency::getCurrencyCode).orElse(""));
         model.addAttribute("missing", rows.stream().filter(r -> r.missing() > 0).count());
         model.addAttribute(
                 "cost",
@@ -53,5 +61,13 @@ class StoresController {
                         Figures.decimal("pack", pack),
                         Figures.decimal("price", price),
                         recipe));
+    }
+
+    @PostMapping("/currency")
+    String currency(@RequestParam(required = false) String currency, RedirectAttributes next) {
+        return FormActions.run(next, "/plan/materials", () -> {
+            money.keepIn(currency);
+            return Messages.text("StoresController.prices.in", "currency", currency == null ? "none" : currency);
+        });
     }
 }

@@ -53,6 +53,7 @@ class FirstStart {
                 form.nursery(),
                 ZoneId.of(form.zone()),
                 form.hemisphere(),
+                form.currency(),
                 form.signIn(),
                 form.name(),
                 form.password()));

@@ -36,6 +36,7 @@ class FirstStartController {
         }
         model.addAttribute("form", FirstStartForm.empty(ZoneId.systemDefault().getId()));
         model.addAttribute("zones", zones());
+        model.addAttribute("currencies", Money.currencies());
         return "people/first";
     }
 
@@ -66,6 +67,7 @@ class FirstStartController {
             }
         }
         model.addAttribute("zones", zones());
+        model.addAttribute("currencies", Money.currencies());
         return "people/first";
     }
 

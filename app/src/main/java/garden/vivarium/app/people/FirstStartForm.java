@@ -21,6 +21,8 @@ record FirstStartForm(
         @NotNull(message = "Say which half of the globe; it decides the seasons.")
         Hemisphere hemisphere,
 
+        String currency,
+
         @NotBlank(message = "Say how you are called.") @Size(max = 80, message = "Shorten the name to 80 characters.")
         String name,
 
@@ -35,6 +37,6 @@ record FirstStartForm(
         String password) {
 
     static FirstStartForm empty(String zone) {
-        return new FirstStartForm(null, null, zone, Hemisphere.NORTH, null, null, null);
+        return new FirstStartForm(null, null, zone, Hemisphere.NORTH, null, null, null, null);
     }
 }

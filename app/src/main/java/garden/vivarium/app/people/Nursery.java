@@ -7,6 +7,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Currency;
+import java.util.Optional;
 import java.util.UUID;
 
 /** A nursery: the boundary round everything. Not itself a nursery's row. */
@@ -23,6 +25,7 @@ class Nursery {
     @Column(columnDefinition = "varchar(10)")
     private Hemisphere hemisphere;
 
+    private String currency;
     private Instant createdAt;
 
     protected Nursery() {}
@@ -45,5 +48,14 @@ class Nursery {
 
     Hemisphere hemisphere() {
         return hemisphere;
+    }
+
+    Optional<Currency> currency() {
+        return Optional.ofNullable(currency).map(Currency::getInstance);
+    }
+
+    /** It keeps its prices in a currency; null for none. */
+    void keepsPricesIn(Currency of) {
+        currency = of == null ? null : of.getCurrencyCode();
     }
 }

@@ -26,6 +26,7 @@ public class People {
     private final PersonRepository people;
     private final PasswordEncoder passwords;
     private final CurrentNursery current;
+    private final Money money;
     private final Clock clock;
     private final Map<UUID, Hemisphere> hemispheres = new ConcurrentHashMap<>();
 
@@ -34,11 +35,13 @@ public class People {
             PersonRepository people,
             PasswordEncoder passwords,
             CurrentNursery current,
+            Money money,
             Clock clock) {
         this.nurseries = nurseries;
         this.people = people;
         this.passwords = passwords;
         this.current = current;
+        this.money = money;
         this.clock = clock;
     }
 
@@ -73,13 +76,24 @@ public class People {
         UUID id = UUID.randomUUID();
         nurseries.saveAndFlush(
                 new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant()));
+        money.keepIn(id, wanted.currency());
         people.save(new Person(id, signIn, wanted.name(), passwords.encode(wanted.password()), clock.instant()));
         return id;
     }
 
-    /** A nursery to be opened, and its first person. */
+    /**
+     * A nursery to be opened, and its first person.
+     *
+     * @param currency code of that in which it keeps its prices, or null
+     */
     public record NewNursery(
-            String nursery, ZoneId zone, Hemisphere hemisphere, String signIn, String name, String password) {}
+            String nursery,
+            ZoneId zone,
+            Hemisphere hemisphere,
+            String currency,
+            String signIn,
+            String name,
+            String password) {}
 
     /** The hemisphere of the current nursery, which never moves. */
     @Transactional(readOnly = true)

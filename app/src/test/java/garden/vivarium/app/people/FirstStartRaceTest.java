@@ -91,6 +91,7 @@ class FirstStartRaceTest {
     }
 
     private static FirstStartForm form(String code) {
-        return new FirstStartForm(code, "Gull Yard", "UTC", Hemisphere.NORTH, "Tern", "tern", "sand eels at dawn");
+        return new FirstStartForm(
+                code, "Gull Yard", "UTC", Hemisphere.NORTH, null, "Tern", "tern", "sand eels at dawn");
     }
 }

@@ -24,8 +24,8 @@ public final class Nurseries {
 
     public static Made make(People people, Hemisphere half) {
         String signIn = "grower" + NEXT.incrementAndGet();
-        UUID id = people.open(
-                new People.NewNursery("Nursery of " + signIn, ZoneId.of("UTC"), half, signIn, "Grower", PASSWORD));
+        UUID id = people.open(new People.NewNursery(
+                "Nursery of " + signIn, ZoneId.of("UTC"), half, null, signIn, "Grower", PASSWORD));
         return new Made(id, signIn);
     }
 }
