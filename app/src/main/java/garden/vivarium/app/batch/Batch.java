@@ -10,15 +10,18 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Objects;
 import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
 
 /**
  * Pieces of one plant by one protocol on one day, kept and judged together. Its counts are kept beside the readings they
  * follow from, so that lists need not replay every batch.
  */
 @Entity
+@SQLRestriction("withdrawn_at is null")
 class Batch extends NurseryRow {
 
     private String code;
@@ -72,6 +75,9 @@ class Batch extends NurseryRow {
     private int firmPending;
     private LocalDate closedOn;
     private int changes;
+    private Instant withdrawnAt;
+    private String withdrawnBy;
+    private String withdrawnWhy;
 
     @Version
     private long version;
@@ -100,6 +106,32 @@ class Batch extends NurseryRow {
         this.thinning = season.poorer();
     }
 
+    /** It was otherwise than was written down. Its code stays: the label has it. */
+    void correct(NewBatch b, String expected, SeasonFactors season, LocalDate clock) {
+        origin = b.origin();
+        plantId = b.plant().id();
+        plantName = b.plant().name();
+        plantKind = b.plant().kind();
+        plantGroup = b.plant().group();
+        placeId = b.placeId();
+        done = b.done();
+        taking = b.taking();
+        vessel = b.vessel();
+        outlook = expected;
+        slowing = season.slower();
+        thinning = season.poorer();
+        clockOn = clock;
+        changes++;
+    }
+
+    /** So many more or fewer were moved, made and settled than was written down. */
+    void correctMoves(int pieces, int plants, int settledOnes) {
+        moved += pieces;
+        youngPlants += plants;
+        settled += settledOnes;
+        changes++;
+    }
+
     /** The wounds have dried: day 0 is known, and how many came through. */
     void stick(LocalDate day, int pieces, boolean asleep) {
         taking = taking.stuck(day, pieces);
@@ -124,6 +156,14 @@ class Batch extends NurseryRow {
     void moved(int pieces, int makingPlants) {
         moved += pieces;
         youngPlants += makingPlants;
+        changes++;
+    }
+
+    /** It never was. */
+    void withdraw(String who, Instant when, String why) {
+        withdrawnBy = who;
+        withdrawnAt = when;
+        withdrawnWhy = why;
         changes++;
     }
 

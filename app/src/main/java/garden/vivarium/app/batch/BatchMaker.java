@@ -10,7 +10,7 @@ import garden.vivarium.core.Limits;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Climate;
-import garden.vivarium.core.timing.Hemisphere;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -20,13 +20,21 @@ import org.springframework.stereotype.Component;
 class BatchMaker {
 
     private final BatchRepository batches;
+    private final WithdrawnBatchRepository withdrawn;
     private final OutlookText outlooks;
     private final Stock stock;
     private final People people;
     private final Today today;
 
-    BatchMaker(BatchRepository batches, OutlookText outlooks, Stock stock, People people, Today today) {
+    BatchMaker(
+            BatchRepository batches,
+            WithdrawnBatchRepository withdrawn,
+            OutlookText outlooks,
+            Stock stock,
+            People people,
+            Today today) {
         this.batches = batches;
+        this.withdrawn = withdrawn;
         this.outlooks = outlooks;
         this.stock = stock;
         this.people = people;
@@ -40,20 +48,27 @@ class BatchMaker {
      */
     Batch make(NewBatch wanted, Outlook outlook, boolean asleep) {
         refuseBadNumbers(wanted);
-        Climate climate = climateOf(wanted.placeId());
-        Hemisphere hemisphere = people.hemisphere();
         LocalDate dayZero = wanted.taking().stuckOn() != null
                 ? wanted.taking().stuckOn()
                 : wanted.taking().takenOn();
-        return batches.save(new Batch(
-                nextCode(dayZero),
-                wanted,
-                outlooks.write(outlook),
-                outlook.season().factors(dayZero, climate, hemisphere),
-                asleep));
+        return batches.save(
+                new Batch(nextCode(dayZero), wanted, outlooks.write(outlook), season(wanted, outlook), asleep));
     }
 
-    private void refuseBadNumbers(NewBatch wanted) {
+    /** The factors of the season on a batch of which this is expected. */
+    SeasonFactors season(NewBatch batch, Outlook outlook) {
+        LocalDate dayZero = batch.taking().stuckOn() != null
+                ? batch.taking().stuckOn()
+                : batch.taking().takenOn();
+        return outlook.season().factors(dayZero, climateOf(batch.placeId()), people.hemisphere());
+    }
+
+    /**
+     * Refuses what cannot be of any batch.
+     *
+     * @throws InvalidField naming the field, if days or counts cannot be
+     */
+    void refuseBadNumbers(NewBatch wanted) {
         Taking t = wanted.taking();
         if (t.taken() < 1 || t.taken() > Limits.MOST_PIECES) {
             throw new InvalidField(
@@ -91,7 +106,10 @@ class BatchMaker {
 
     private BatchCode nextCode(LocalDate day) {
         BatchCode first = BatchCode.of(day, 1);
-        return BatchCode.of(day, batches.lastNumber(first.year(), first.week()) + 1);
+        // The label of a withdrawn batch may still stand somewhere: its code is not given twice.
+        int last = Math.max(
+                batches.lastNumber(first.year(), first.week()), withdrawn.lastNumber(first.year(), first.week()));
+        return BatchCode.of(day, last + 1);
     }
 
     private Climate climateOf(UUID placeId) {

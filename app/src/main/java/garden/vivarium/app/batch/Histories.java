@@ -46,7 +46,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Histories {
 
     /** The spread between batches that a batch from old records is judged with. */
-    private static final double USUAL_RHO = 0.1;
+    static final double USUAL_RHO = 0.1;
 
     private final CheckRepository checks;
     private final ReadingRepository readings;
@@ -106,6 +106,20 @@ class Histories {
         List<Look> looks = looks(batch, log(batch));
         more.forEach(c -> looks.add(look(batch, c)));
         replay(batch, looks);
+    }
+
+    /** The day of the first look that cannot be true of the batch as it is now; empty where all can. */
+    Optional<LocalDate> firstImpossible(Batch batch) {
+        List<Check> standing = log(batch).standing();
+        CheckLog all = log(batch);
+        for (int n = 1; n <= standing.size(); n++) {
+            try {
+                replay(batch, new CheckLog(standing.subList(0, n), all.readings()));
+            } catch (LookRefused impossible) {
+                return Optional.of(standing.get(n - 1).lookedOn());
+            }
+        }
+        return Optional.empty();
     }
 
     private static Look look(Batch batch, LookCommand c) {

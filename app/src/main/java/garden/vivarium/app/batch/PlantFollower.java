@@ -12,10 +12,12 @@ import org.springframework.stereotype.Component;
 class PlantFollower {
 
     private final BatchRepository batches;
+    private final WithdrawnBatchRepository withdrawn;
     private final Retelling retelling;
 
-    PlantFollower(BatchRepository batches, Retelling retelling) {
+    PlantFollower(BatchRepository batches, WithdrawnBatchRepository withdrawn, Retelling retelling) {
         this.batches = batches;
+        this.withdrawn = withdrawn;
         this.retelling = retelling;
     }
 
@@ -24,6 +26,7 @@ class PlantFollower {
         PlantView now = changed.now();
         batches.flush();
         batches.follow(changed.before(), now.id(), now.name(), now.kind(), now.group());
+        withdrawn.follow(changed.before(), now.id(), now.name());
         List<UUID> stuck = batches.stuckOf(now.id());
         retelling.retell(stuck);
     }

@@ -30,6 +30,15 @@ class Potting extends NurseryRow {
         settledOn = day;
     }
 
+    /** It was otherwise than was written down; {@code howMany} settled is null where nobody has looked. */
+    void correct(LocalDate day, int moved, int plants, Integer howMany) {
+        movedOn = day;
+        pieces = moved;
+        youngPlants = plants;
+        settledOn = howMany == null ? null : settledOn == null || settledOn.isBefore(day) ? day : settledOn;
+        settled = howMany;
+    }
+
     PottingView view() {
         return new PottingView(getId(), batchId, movedOn, pieces, youngPlants, settled, settledOn);
     }

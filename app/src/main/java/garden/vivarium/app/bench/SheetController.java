@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
@@ -21,14 +22,23 @@ class SheetController {
     private final Sheets sheets;
     private final BatchBook book;
     private final Stock stock;
+    private final BatchCorrections corrections;
     private final CareBook care;
     private final Guide guide;
 
-    SheetController(Benches benches, Sheets sheets, BatchBook book, Stock stock, CareBook care, Guide guide) {
+    SheetController(
+            Benches benches,
+            Sheets sheets,
+            BatchBook book,
+            Stock stock,
+            BatchCorrections corrections,
+            CareBook care,
+            Guide guide) {
         this.benches = benches;
         this.sheets = sheets;
         this.book = book;
         this.stock = stock;
+        this.corrections = corrections;
         this.care = care;
         this.guide = guide;
     }
@@ -59,6 +69,7 @@ class SheetController {
                         .orElse(List.of()));
         model.addAttribute("care", care.of(sheet.batch().id()));
         model.addAttribute("from", from(sheet.batch()).orElse(null));
+        model.addAttribute("corrected", corrections.of(sheet.batch().id()));
         return "bench/sheet";
     }
 

@@ -1,6 +1,7 @@
 package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.batch.BatchJudged;
+import garden.vivarium.app.batch.BatchWithdrawn;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.Milestone;
@@ -40,6 +41,15 @@ class EvidenceKeeper {
         batches.save(batch);
         keep(judged.batch(), Milestone.FIRST_SIGN, judged.told().firstSign());
         keep(judged.batch(), Milestone.READY, judged.told().ready());
+        stamp.raise(nursery.required());
+    }
+
+    /** Of what never was nothing is told. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void forget(BatchWithdrawn withdrawn) {
+        tallies.forget(withdrawn.batch().id());
+        batches.findByBatchId(withdrawn.batch().id()).ifPresent(batches::delete);
         stamp.raise(nursery.required());
     }
 

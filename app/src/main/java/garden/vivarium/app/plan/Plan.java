@@ -70,6 +70,12 @@ class Plan extends NurseryRow {
         batchCode = code;
     }
 
+    /** What was made of it never was: it waits again. */
+    void waitsAgain() {
+        state = PlanState.PLANNED;
+        batchCode = null;
+    }
+
     void drop() {
         state = PlanState.DROPPED;
     }

@@ -25,6 +25,10 @@ class Harvest extends NurseryRow {
         this.hard = hard;
     }
 
+    int pieces() {
+        return pieces;
+    }
+
     HarvestView view() {
         return new HarvestView(sort, cutOn, pieces, hard);
     }

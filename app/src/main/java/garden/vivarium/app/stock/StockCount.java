@@ -68,6 +68,16 @@ class StockCount extends NurseryRow {
         return hard;
     }
 
+    /** The last cut never was: what it bore before stands again. Other cuts than the last are in the count already. */
+    void takeBack(int number, LocalDate day) {
+        if (day.equals(lastCutOn) && lastCut != null && lastCut == number) {
+            lastCutOn = null;
+            lastCut = null;
+            lastCutHard = false;
+            cutSinceCounted = false;
+        }
+    }
+
     /** Whether nothing is left of a lot after its last harvest. */
     boolean isUsedUp() {
         return pieces != null && lastCut != null && cutSinceCounted && pieces <= lastCut;

@@ -8,8 +8,11 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantGroup;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -73,6 +76,27 @@ public class StockCounts {
     public void cutFor(UUID id, String method, int pieces, Integer each, LocalDate day) {
         int usual = guide.each(keeper.toChange(id).plant().view().grown(), method);
         cut(id, guide.sortOf(method).key(), pieces * (each == null ? usual : each), day, false);
+    }
+
+    /**
+     * Pieces of a way were not cut after all: what they were taken off stands as before, unless it was counted or cut since.
+     *
+     * @return how many of what the plant bears went with each piece; empty where no such harvest is written down
+     */
+    @Transactional
+    public OptionalInt takeBack(UUID id, String method, int pieces, LocalDate day) {
+        Optional<StockPlant> plant = stock.withPlant(id);
+        String sort = guide.sortOf(method).key();
+        Optional<Harvest> harvest = plant.isEmpty() || pieces < 1
+                ? Optional.empty()
+                : harvests.findByStockPlantIdAndSortAndCutOn(id, sort, day).stream()
+                        .filter(h -> h.pieces() >= pieces && h.pieces() % pieces == 0)
+                        .min(Comparator.comparingInt(Harvest::pieces));
+        harvest.ifPresent(h -> {
+            plant.get().takeBack(sort, h.pieces(), day);
+            harvests.delete(h);
+        });
+        return harvest.map(h -> OptionalInt.of(h.pieces() / pieces)).orElse(OptionalInt.empty());
     }
 
     /** The same of the sort that its commonest way draws on. */

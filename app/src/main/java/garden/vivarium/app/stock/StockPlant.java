@@ -137,6 +137,19 @@ class StockPlant extends NurseryRow {
         return hard;
     }
 
+    /** Pieces of a sort were not cut after all. */
+    void takeBack(String sort, int pieces, LocalDate day) {
+        counts.stream()
+                .filter(c -> c.sort().equals(sort) || c.sort().equals(Sorts.ANY))
+                .findFirst()
+                .ifPresent(c -> c.takeBack(pieces, day));
+        if (kind == StockKind.LOT
+                && state == StockState.RETIRED
+                && counts.stream().noneMatch(StockCount::isUsedUp)) {
+            state = StockState.GROWING;
+        }
+    }
+
     void restSeen(LocalDate day) {
         restSeenOn = day;
     }

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.plan.Owed;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
@@ -53,6 +54,25 @@ class PromisesTest extends AtANursery {
         run(() -> batches.look(poor.code(), Growing.count(TODAY, 4, 30)));
         run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
         assertThat(judged(market).chance()).as("most are lost").isLessThan(hoped);
+    }
+
+    @Test
+    void whatIsOwedAndHasNothingUnderWayIsTold() {
+        promise("Market", 12, TODAY.plusDays(90));
+        assertThat(in(() -> promiseBook.uncovered())).singleElement().satisfies(o -> {
+            assertThat(o.who()).isEqualTo("Market");
+            assertThat(o.lacks()).isEqualTo(12);
+            assertThat(o.due()).isEqualTo(TODAY.plusDays(90));
+            assertThat(o.stockPlant()).isEqualTo(fuchsia.id());
+        });
+
+        BatchView batch = running(40, 40);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY, 30, 10)));
+        promise("Spring fair", 10, TODAY.plusDays(90));
+        assertThat(in(() -> promiseBook.uncovered()))
+                .as("what is covered is not told")
+                .extracting(Owed.Line::who)
+                .containsExactly("Market");
     }
 
     @Test

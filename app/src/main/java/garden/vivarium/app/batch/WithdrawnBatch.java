@@ -1,0 +1,43 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.NurseryRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.hibernate.annotations.SQLRestriction;
+
+/** A batch that was withdrawn: nobody counts or shows it, but it can be taken back. */
+@Entity
+@Table(name = "batch")
+@SQLRestriction("withdrawn_at is not null")
+class WithdrawnBatch extends NurseryRow {
+
+    private String code;
+    private int codeYear;
+    private int codeWeek;
+    private int codeNumber;
+    private UUID plantId;
+    private String plantName;
+    private LocalDate takenOn;
+    private int taken;
+    private int changes;
+    private Instant withdrawnAt;
+    private String withdrawnBy;
+    private String withdrawnWhy;
+
+    protected WithdrawnBatch() {}
+
+    /** It was after all. */
+    void restore() {
+        withdrawnAt = null;
+        withdrawnBy = null;
+        withdrawnWhy = null;
+        changes++;
+    }
+
+    WithdrawnView view() {
+        return new WithdrawnView(code, plantName, takenOn, taken, withdrawnBy, withdrawnAt, withdrawnWhy);
+    }
+}

@@ -1,0 +1,140 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.HowDone;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.Origin;
+import garden.vivarium.app.batch.Taking;
+import garden.vivarium.app.batch.Vessel;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.core.guide.Protocol;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+
+/** The facts of a batch as somebody corrects them, part by part. */
+record CorrectForm(
+        @Valid From from,
+        @Valid Days days,
+        @Valid Stands stands,
+        @Valid Done done,
+        @Valid Tray tray,
+
+        @Size(max = 300, message = "Shorten the reason to 300 characters.")
+        String why) {
+
+    /** What it was taken from: a stock plant, or where none is here the plant by name. */
+    record From(
+            UUID stockPlant,
+
+            @Size(max = 120, message = "Shorten the name to 120 characters.")
+            String plant) {}
+
+    /** When how many were taken and stuck; the latter are null while wounds dry. */
+    record Days(
+            @NotNull(message = "Say when they were taken.") LocalDate takenOn,
+
+            @NotNull(message = "Say how many were taken.") @Min(value = 1, message = "Take 1 piece or more.")
+            Integer taken,
+
+            LocalDate stuckOn,
+
+            @Min(value = 1, message = "Stick 1 piece or more.")
+            Integer stuck) {}
+
+    /** Where it stands. */
+    record Stands(
+            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            String place) {}
+
+    /**
+     * How it was done.
+     *
+     * @param way key and version of the protocol, as "tip-in-water:1"; empty for none, as in old records
+     * @param method where no protocol is chosen
+     */
+    record Done(
+            String way,
+            String method,
+            @NotBlank(message = "Say what they root in.") String medium,
+
+            @Size(max = 300, message = "Shorten the treatments to 300 characters.")
+            String treatment,
+
+            @Size(max = 300, message = "Shorten it to 300 characters.")
+            String instead) {}
+
+    /** What it stands in. */
+    record Tray(
+            @Min(value = 1, message = "A tray has 1 row or more.")
+            @Max(value = 60, message = "A tray has at most 60 rows.")
+            Integer rows,
+
+            @Min(value = 1, message = "A tray has 1 column or more.")
+            @Max(value = 60, message = "A tray has at most 60 columns.")
+            Integer columns,
+
+            @Size(max = 80, message = "Shorten the vessel to 80 characters.")
+            String vessel,
+
+            @NotNull(message = "Say how many go to a pot.")
+            @Min(value = 1, message = "A pot has 1 piece or more.")
+            @Max(value = 50, message = "Give at most 50 pieces to a pot.")
+            Integer perPot) {}
+
+    CorrectForm {
+        from = from == null ? new From(null, null) : from;
+        days = days == null ? new Days(null, null, null, null) : days;
+        stands = stands == null ? new Stands(null) : stands;
+        done = done == null ? new Done(null, null, null, null, null) : done;
+        tray = tray == null ? new Tray(null, null, null, null) : tray;
+    }
+
+    static CorrectForm of(BatchView b, String place) {
+        return new CorrectForm(
+                new From(b.origin().stockPlantId(), b.plant()),
+                new Days(b.takenOn(), b.taken(), b.stuckOn(), b.taking().stuck()),
+                new Stands(place),
+                new Done(
+                        b.protocol() == null ? "" : key(b.protocol(), b.protocolVersion()),
+                        b.method(),
+                        b.medium(),
+                        b.done().treatment(),
+                        b.done().deviation()),
+                new Tray(b.vessel().rows(), b.vessel().columns(), b.vessel().words(), b.piecesPerPot()),
+                null);
+    }
+
+    static String key(String protocol, Integer version) {
+        return protocol + ":" + version;
+    }
+
+    /** The batch as it says; by the protocol chosen, or by none. */
+    NewBatch batch(BatchView was, PlantView plant, UUID place, Optional<Protocol> protocol) {
+        return new NewBatch(
+                plant,
+                new Origin(
+                        was.origin().planId(),
+                        from.stockPlant(),
+                        was.origin().fromBatchId(),
+                        was.origin().oldCode()),
+                place,
+                new HowDone(
+                        protocol.map(Protocol::key).orElse(null),
+                        protocol.map(Protocol::version).orElse(null),
+                        protocol.map(Protocol::method).orElse(done.method()),
+                        done.medium(),
+                        done.treatment() == null ? "" : done.treatment(),
+                        done.instead()),
+                new Taking(days.takenOn(), days.taken(), days.stuckOn(), days.stuck()),
+                new Vessel(tray.rows(), tray.columns(), tray.vessel(), tray.perPot()),
+                was.material(),
+                was.guess());
+    }
+}
