@@ -8,7 +8,10 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** How days and numbers are said on every page; templates call it as {@code @says}. */
@@ -81,6 +84,29 @@ public class Says {
     /** "6", "6.25": two decimals at most, and none where there are none. */
     public String amount(double number) {
         return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);
+    }
+
+    /** "March to May, September": months in runs, one that goes over the turn of the year said as one; none is any. */
+    public String months(Set<Month> months) {
+        if (months.isEmpty() || months.size() == Month.values().length) {
+            return "any month";
+        }
+        List<String> runs = new ArrayList<>();
+        for (Month first : Month.values()) {
+            if (!months.contains(first) || months.contains(first.minus(1))) {
+                continue;
+            }
+            Month last = first;
+            while (months.contains(last.plus(1))) {
+                last = last.plus(1);
+            }
+            runs.add(first == last ? name(first) : name(first) + " to " + name(last));
+        }
+        return String.join(", ", runs);
+    }
+
+    private static String name(Month month) {
+        return month.getDisplayName(TextStyle.FULL, Locale.ENGLISH);
     }
 
     /** A number as it stands in a field of a form: 9 and not 9.0, no commas; empty for none. */

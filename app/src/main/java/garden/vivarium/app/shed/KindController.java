@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.Guide;
@@ -31,10 +32,12 @@ class KindController {
 
     private final Guide guide;
     private final Evidence evidence;
+    private final People people;
 
-    KindController(Guide guide, Evidence evidence) {
+    KindController(Guide guide, Evidence evidence, People people) {
         this.guide = guide;
         this.evidence = evidence;
+        this.people = people;
     }
 
     @GetMapping
@@ -70,6 +73,7 @@ class KindController {
                 .filter(m -> kind.verdict(m.name()) == Verdict.NEVER)
                 .forEach(m -> never.put(m.name(), guide.whyNever(kind, m)));
         model.addAttribute("kind", kind);
+        model.addAttribute("hemisphere", people.hemisphere());
         model.addAttribute("group", guide.group(kind.group()).orElseThrow());
         model.addAttribute(
                 "sorts", guide.given(kind).stream().map(PieceSort::words).toList());

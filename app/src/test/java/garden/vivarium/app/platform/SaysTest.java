@@ -5,6 +5,8 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.time.LocalDate;
+import java.time.Month;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -61,5 +63,15 @@ class SaysTest {
         assertThat(says.away(LocalDate.of(2026, 11, 26))).isEqualTo("today");
         assertThat(says.away(LocalDate.of(2026, 11, 25))).isEqualTo("1 day ago");
         assertThat(says.away(LocalDate.of(2026, 11, 29))).isEqualTo("in 3 days");
+    }
+
+    @Test
+    void monthsAreSaidInRuns() {
+        assertThat(says.months(Set.of(Month.MARCH, Month.APRIL, Month.MAY, Month.SEPTEMBER)))
+                .isEqualTo("March to May, September");
+        assertThat(says.months(Set.of(Month.NOVEMBER, Month.DECEMBER, Month.JANUARY)))
+                .as("over the turn of the year")
+                .isEqualTo("November to January");
+        assertThat(says.months(Set.of())).isEqualTo("any month");
     }
 }

@@ -430,7 +430,8 @@ public final class Guide {
                         k.never().keySet(),
                         k.figures().rate().keySet(),
                         k.figures().ready().keySet(),
-                        k.figures().each().keySet())
+                        k.figures().each().keySet(),
+                        k.figures().season().keySet())
                 .flatMap(Collection::stream)
                 .toList()) {
             require(k, method(m).isPresent(), "method " + m);

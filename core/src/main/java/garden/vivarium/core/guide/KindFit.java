@@ -1,8 +1,13 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.measure.Warmth;
+import garden.vivarium.core.timing.Season;
 import garden.vivarium.core.timing.Window;
+import java.time.Month;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How a kind differs from other plants by a method: its own rate and days stand to those of its protocols as to what is usual for
@@ -11,8 +16,11 @@ import java.util.Optional;
  * @param logOdds what is added to ln(p/(1 − p)) of a rate; 0 where nothing is known
  * @param slower by what days are multiplied, above 0; 1 where nothing is known
  * @param drying days that a wound dries where it dries at all; empty where nothing is known
+ * @param months northern months in which it is best done; empty where they are as for other plants
+ * @param warmth of the air that its pieces want; empty where it is as for other plants
  */
-public record KindFit(double logOdds, double slower, Optional<Integer> drying) {
+public record KindFit(
+        double logOdds, double slower, Optional<Integer> drying, Set<Month> months, Optional<Warmth> warmth) {
 
     /** Thin pieces dry faster and thick ones slower than the usual days. */
     private static final double SOONEST = 0.7;
@@ -28,7 +36,9 @@ public record KindFit(double logOdds, double slower, Optional<Integer> drying) {
                         ? Math.exp(ready.get(method.name()).mu()
                                 - method.ready().days().mu())
                         : 1,
-                kind.figures().drying());
+                kind.figures().drying(),
+                kind.figures().season().getOrDefault(method.name(), Set.of()),
+                kind.figures().warmth());
     }
 
     private static double logOdds(double p) {
@@ -51,13 +61,13 @@ public record KindFit(double logOdds, double slower, Optional<Integer> drying) {
         return new Protocol(
                 p.identity(),
                 p.technique(),
-                p.material(),
+                material(p.material()),
                 new Protocol.Wound(
                         p.wound().prepare(),
                         p.wound().callus().map(this::callus),
                         p.wound().hormone()),
                 p.placing(),
-                p.keeping(),
+                keeping(p.keeping()),
                 new Protocol.Course(
                         c.looks(), c.firstSign().map(this::test), test(c.ready()), c.stages(), c.tooLong(), c.inTurn()),
                 p.potting(),
@@ -68,6 +78,33 @@ public record KindFit(double logOdds, double slower, Optional<Integer> drying) {
                         p.figures().minutesPerTen(),
                         p.figures().thin()),
                 p.reasons());
+    }
+
+    private Protocol.Material material(Protocol.Material others) {
+        Season season = others.season();
+        return months.isEmpty() || season.months().isEmpty()
+                ? others
+                : new Protocol.Material(
+                        others.groups(),
+                        others.piece(),
+                        others.ripeness(),
+                        new Season(months, season.slower(), season.poorer()));
+    }
+
+    private Protocol.Keeping keeping(Protocol.Keeping others) {
+        Protocol.Air air = others.air();
+        return warmth.filter(w -> !air.warmth().isEmpty())
+                .map(w -> new Protocol.Keeping(
+                        others.water(),
+                        new Protocol.Air(
+                                air.cover(),
+                                List.of(w),
+                                air.base(),
+                                air.remark(),
+                                air.humidity(),
+                                air.light(),
+                                air.lampHours())))
+                .orElse(others);
     }
 
     private Protocol.Callus callus(Protocol.Callus others) {

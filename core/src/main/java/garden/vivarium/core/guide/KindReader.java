@@ -1,8 +1,11 @@
 package garden.vivarium.core.guide;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.Window;
+import java.time.Month;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +29,8 @@ final class KindReader {
             "ready",
             "each",
             "drying",
+            "season",
+            "warmth",
             "hardy",
             "water",
             "asleep",
@@ -76,7 +81,9 @@ final class KindReader {
                                 "ready",
                                 n -> new Window(n.get(0).asDouble(), n.get(1).asDouble())),
                         byKey("each", JsonNode::asInt),
-                        kind.has("drying") ? Optional.of(kind.get("drying").asInt()) : Optional.empty()),
+                        kind.has("drying") ? Optional.of(kind.get("drying").asInt()) : Optional.empty(),
+                        byKey("season", KindReader::months),
+                        kind.has("warmth") ? Optional.of(warmth(kind.get("warmth"))) : Optional.empty()),
                 new PlantKind.Habits(
                         kind.path("hardy").asBoolean(false),
                         word("water", PlantKind.InWater.class, PlantKind.InWater.UNKNOWN),
@@ -107,6 +114,16 @@ final class KindReader {
         List<String> texts = new ArrayList<>();
         list.forEach(n -> texts.add(n.asText()));
         return List.copyOf(texts);
+    }
+
+    private static Set<Month> months(JsonNode numbers) {
+        Set<Month> months = EnumSet.noneOf(Month.class);
+        numbers.forEach(n -> months.add(Month.of(n.asInt())));
+        return months;
+    }
+
+    private static Warmth warmth(JsonNode range) {
+        return Warmth.between(range.get(0).asDouble(), range.get(1).asDouble());
     }
 
     private <T> Map<String, T> byKey(String field, Function<JsonNode, T> read) {

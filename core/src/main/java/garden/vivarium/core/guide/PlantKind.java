@@ -1,6 +1,8 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.Window;
+import java.time.Month;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -57,9 +59,16 @@ public record PlantKind(
      * @param ready usual days to ready
      * @param each how many of what it bears go with one piece, where that is more than one: growths with a division
      * @param drying days that a wound dries before it is stuck; empty as for the group
+     * @param season months in which it is best done, northern, where they are others than for other plants
+     * @param warmth of the air that its pieces want, in °C, where that is another than for other plants; empty as for the group
      */
     public record Figures(
-            Map<String, Double> rate, Map<String, Window> ready, Map<String, Integer> each, Optional<Integer> drying) {}
+            Map<String, Double> rate,
+            Map<String, Window> ready,
+            Map<String, Integer> each,
+            Optional<Integer> drying,
+            Map<String, Set<Month>> season,
+            Optional<Warmth> warmth) {}
 
     /**
      * How it lives.

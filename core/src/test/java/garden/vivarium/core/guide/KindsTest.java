@@ -3,6 +3,9 @@ package garden.vivarium.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.Grown;
+import garden.vivarium.core.measure.Warmth;
+import java.time.Month;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -40,6 +43,39 @@ class KindsTest {
                     .isTrue();
             assertThat(GUIDE.sortOf(m.name()).words()).as(m.name()).isNotBlank();
         }
+    }
+
+    @Test
+    void whatHoldsForTheKindAndNotItsGroupIsInWhatIsExpectedOfIt() {
+        PlantKind snowdrop = GUIDE.kind("snowdrop").orElseThrow();
+        Protocol clump = GUIDE.offered(Optional.of(snowdrop), snowdrop.group(), GUIDE.protocols()).stream()
+                .map(OfferedWay::protocol)
+                .filter(p -> p.method().equals("clump division"))
+                .findFirst()
+                .orElseThrow();
+        Protocol fitted = GUIDE.fitted(clump, new Grown("Snowdrop", "snowdrop", "bulb"));
+
+        assertThat(fitted.material().season().months())
+                .as("in the green, just after flowering")
+                .containsExactlyInAnyOrder(Month.FEBRUARY, Month.MARCH, Month.APRIL);
+        assertThat(fitted.material().season().slower())
+                .isEqualTo(clump.material().season().slower());
+        assertThat(GUIDE.fitted(clump, new Grown("A bulb", "", "bulb"))).isEqualTo(clump);
+        PlantKind croton = GUIDE.kind("croton").orElseThrow();
+        assertThat(GUIDE.fitted(
+                                GUIDE.protocol("tip-in-plugs").orElseThrow(),
+                                new Grown("Croton", croton.key(), croton.group()))
+                        .keeping()
+                        .air()
+                        .warmth())
+                .containsExactly(Warmth.between(22, 28));
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyKind")
+    void seasonsAreOfMethodsThatItIsRaisedBy(PlantKind kind) {
+        assertThat(kind.figures().season().keySet()).isSubsetOf(kind.methods());
+        kind.figures().season().values().forEach(months -> assertThat(months).isNotEmpty());
     }
 
     @ParameterizedTest
