@@ -212,6 +212,11 @@ class Batch extends NurseryRow {
         return taking.stuck();
     }
 
+    /** How many days before or after day 0 it may have been; of what woke, its waking was seen. */
+    int unsureDays() {
+        return clockOn != null && clockOn.equals(taking.stuckOn()) ? taking.unsureDays() : 0;
+    }
+
     LocalDate takenOn() {
         return taking.takenOn();
     }

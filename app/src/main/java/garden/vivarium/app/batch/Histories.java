@@ -34,6 +34,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -218,8 +220,10 @@ class Histories {
                 view.takenOn().isBefore(view.stuckOn()) ? view.taken() : 0,
                 view.stuck(),
                 view.youngPlants() == 0 ? WayBatch.Moved.NONE : settled(batch),
-                signs(batch).firstSign().isPresent() ? history.tallies(Milestone.FIRST_SIGN) : Tallies.none(),
-                history.tallies(Milestone.READY));
+                signs(batch).firstSign().isPresent()
+                        ? history.tallies(Milestone.FIRST_SIGN).unsureBy(batch.unsureDays())
+                        : Tallies.none(),
+                history.tallies(Milestone.READY).unsureBy(batch.unsureDays()));
         events.publishEvent(new BatchJudged(batch.getId(), told, life, first));
     }
 
@@ -247,12 +251,18 @@ class Histories {
             known.put(
                     b.getId(),
                     new AsKnown(
-                            history.asKnown(Milestone.READY),
+                            unsure(b, history.asKnown(Milestone.READY)),
                             signs(b).firstSign().isEmpty()
                                     ? Collections.emptySortedMap()
-                                    : history.asKnown(Milestone.FIRST_SIGN)));
+                                    : unsure(b, history.asKnown(Milestone.FIRST_SIGN))));
         }
         return known;
+    }
+
+    private static SortedMap<Integer, Tallies> unsure(Batch batch, SortedMap<Integer, Tallies> known) {
+        SortedMap<Integer, Tallies> unsure = new TreeMap<>();
+        known.forEach((day, seen) -> unsure.put(day, seen.unsureBy(batch.unsureDays())));
+        return unsure;
     }
 
     /** What the guide expects of a way that has no protocol of its own. */

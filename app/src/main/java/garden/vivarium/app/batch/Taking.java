@@ -10,9 +10,15 @@ import java.time.LocalDate;
  * @param taken how many, 1 and up
  * @param stuckOn day they were set into the medium; null while wounds dry
  * @param stuck how many came through; null while wounds dry
+ * @param unsureDays how many days before or after {@code stuckOn} it may have been; 0 where the day is known
  */
 @Embeddable
-public record Taking(LocalDate takenOn, int taken, LocalDate stuckOn, Integer stuck) {
+public record Taking(LocalDate takenOn, int taken, LocalDate stuckOn, Integer stuck, int unsureDays) {
+
+    /** On days that are known. */
+    public Taking(LocalDate takenOn, int taken, LocalDate stuckOn, Integer stuck) {
+        this(takenOn, taken, stuckOn, stuck, 0);
+    }
 
     /** Cut, and left to dry. */
     public static Taking drying(LocalDate day, int pieces) {

@@ -132,7 +132,14 @@ record CorrectForm(
                         done.medium(),
                         done.treatment() == null ? "" : done.treatment(),
                         done.instead()),
-                new Taking(days.takenOn(), days.taken(), days.stuckOn(), days.stuck()),
+                new Taking(
+                        days.takenOn(),
+                        days.taken(),
+                        days.stuckOn(),
+                        days.stuck(),
+                        was.isStuck() && was.stuckOn().equals(days.stuckOn())
+                                ? was.taking().unsureDays()
+                                : 0),
                 new Vessel(tray.rows(), tray.columns(), tray.vessel(), tray.perPot()),
                 was.material(),
                 was.guess());

@@ -86,6 +86,11 @@ public class Says {
         return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);
     }
 
+    /** "Tue 3 Nov", or "about Tue 3 Nov, 7 days more or less". */
+    public String about(LocalDate day, int unsureDays) {
+        return unsureDays == 0 ? day(day) : Messages.text("Says.about", "day", day(day), "unsure", unsureDays);
+    }
+
     /** "March to May, September": months in runs, one that goes over the turn of the year said as one; none is any. */
     public String months(Set<Month> months) {
         if (months.isEmpty() || months.size() == Month.values().length) {

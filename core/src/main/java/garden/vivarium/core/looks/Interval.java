@@ -65,6 +65,18 @@ public record Interval(int after, int by, Outcome outcome, int alive) implements
         return new Interval(after, NEVER, Outcome.SENT, alive);
     }
 
+    /**
+     * The same where day 0 is only known within so many days before or after: it may have been that much sooner or later.
+     *
+     * @param days 0 and up
+     */
+    public Interval unsureBy(int days) {
+        int since = Math.max(0, after - days);
+        return outcome.isOpen()
+                ? new Interval(since, NEVER, outcome, Math.max(since, alive - days))
+                : new Interval(since, by + days, outcome, since);
+    }
+
     /** The last day on which anything was seen of the piece. */
     public int lastSeen() {
         return outcome.isOpen() ? alive : by;

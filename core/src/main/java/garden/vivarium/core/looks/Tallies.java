@@ -105,6 +105,16 @@ public final class Tallies {
         return new Tallies(over);
     }
 
+    /** The same where day 0 is only known within so many days before or after, 0 and up. */
+    public Tallies unsureBy(int days) {
+        if (days == 0) {
+            return this;
+        }
+        SortedMap<Interval, Long> unsure = new TreeMap<>();
+        counts.forEach((i, n) -> unsure.merge(i.unsureBy(days), n, Long::sum));
+        return new Tallies(unsure);
+    }
+
     /** Pieces of each interval that has the outcome. */
     public SortedMap<Interval, Long> with(Outcome outcome) {
         SortedMap<Interval, Long> found = new TreeMap<>(counts);

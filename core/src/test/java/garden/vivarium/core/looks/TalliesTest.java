@@ -57,4 +57,17 @@ class TalliesTest {
         Tallies closed = SOME.closed();
         assertThat(closed.closed()).isSameAs(closed);
     }
+
+    @Test
+    void whereDayZeroIsUnsureSpansAreWiderByThat() {
+        Tallies seen =
+                Tallies.of(Map.of(Interval.reached(10, 14), 3L, Interval.lost(2, 4), 1L, Interval.pending(14, 20), 5L));
+
+        assertThat(seen.unsureBy(3))
+                .isEqualTo(Tallies.of(
+                        Map.of(Interval.reached(7, 17), 3L, Interval.lost(0, 7), 1L, Interval.pending(11, 17), 5L)));
+        assertThat(seen.unsureBy(0)).isSameAs(seen);
+        assertThat(Interval.pending(2, 4).unsureBy(9)).isEqualTo(Interval.pending(0));
+        assertThat(seen.unsureBy(3).total()).isEqualTo(seen.total());
+    }
 }

@@ -1,0 +1,177 @@
+package garden.vivarium.app.entry;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Guess;
+import garden.vivarium.app.batch.HowDone;
+import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.Material;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.batch.Origin;
+import garden.vivarium.app.batch.Taking;
+import garden.vivarium.app.batch.Vessel;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.OfferedWay;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.timing.AboutDay;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.LookKind;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes down what stands already: a batch of the past with what is seen of it today. */
+@Service
+class Standing {
+
+    private final OldBatches batches;
+    private final Protocols protocols;
+    private final Stock stock;
+    private final Guide guide;
+    private final Today today;
+
+    Standing(OldBatches batches, Protocols protocols, Stock stock, Guide guide, Today today) {
+        this.batches = batches;
+        this.protocols = protocols;
+        this.stock = stock;
+        this.guide = guide;
+        this.today = today;
+    }
+
+    /**
+     * Writes one down. Its plant and place are made if they are new; of what it should have done nobody foretold more than the
+     * guide says.
+     *
+     * @throws InvalidField naming the field, if something cannot be
+     */
+    @Transactional
+    BatchView write(StandsForm form) {
+        AboutDay when = AboutDay.read(form.when(), today.date())
+                .orElseThrow(
+                        () -> new InvalidField("when", Messages.text("Standing.no.such.day", "typed", form.when())));
+        if ((form.rooted() == null ? 0 : form.rooted()) + form.lostOrNone() > form.pieces()) {
+            throw new InvalidField("rooted", Messages.text("Standing.more.than.stuck", "pieces", form.pieces()));
+        }
+        Optional<StockPlantView> from = stock.named(form.plant().strip());
+        PlantView plant = from.map(StockPlantView::plant).orElseGet(() -> plant(form));
+        Optional<Protocol> protocol = protocol(form, plant);
+        String method = protocol.map(Protocol::method).orElseGet(() -> method(form, plant));
+        String medium = known(form.medium())
+                .or(() -> protocol.map(Protocol::medium))
+                .orElseThrow(() -> new InvalidField("medium", Messages.text("Standing.say.medium")));
+        protocol.ifPresent(protocols::keep);
+        NewBatch wanted = new NewBatch(
+                plant,
+                new Origin(null, from.map(StockPlantView::id).orElse(null), null, null),
+                stock.placeNamed(form.place().strip(), Climate.HEATED).id(),
+                new HowDone(
+                        protocol.map(Protocol::key).orElse(null),
+                        protocol.map(Protocol::version).orElse(null),
+                        method,
+                        medium,
+                        "",
+                        null),
+                new Taking(when.middle(), form.pieces(), when.middle(), form.pieces(), when.giveOrTake()),
+                Vessel.loose(null),
+                Material.UNKNOWN,
+                Guess.NONE);
+        return batches.make(wanted, looks(form, when, protocol, medium), false);
+    }
+
+    private List<LookCommand> looks(StandsForm form, AboutDay when, Optional<Protocol> protocol, String medium) {
+        int rooted = form.rooted() == null ? 0 : form.rooted();
+        if (!form.wasLookedAt()) {
+            return List.of();
+        }
+        if (!when.middle().isBefore(today.date())) {
+            if (rooted + form.lostOrNone() > 0) {
+                throw new InvalidField("rooted", Messages.text("Standing.nothing.on.day.0"));
+            }
+            return List.of();
+        }
+        LookKind usual = protocol.map(p -> p.course().looks().kind())
+                .orElse(LookKind.LIFTED)
+                .in(medium);
+        return List.of(LookCommand.ofCounts(
+                UUID.randomUUID(),
+                today.date(),
+                rooted == 0 ? usual : LookKind.LIFTED,
+                new LookCommand.Counted(null, rooted, form.lostOrNone(), 0, null),
+                null,
+                null));
+    }
+
+    /** The plant of the name, the only one that has it in its name, or a new one. */
+    private PlantView plant(StandsForm form) {
+        String typed = form.plant().strip();
+        List<PlantView> all = stock.plants();
+        Optional<PlantView> same =
+                all.stream().filter(p -> stock.isSamePlant(p.name(), typed)).findFirst();
+        if (same.isPresent()) {
+            return same.get();
+        }
+        Optional<PlantKind> kind = guide.finder()
+                .find(typed, form.group() == null ? "" : form.group())
+                .map(f -> f.kind());
+        String asked = typed.toLowerCase(Locale.ROOT);
+        List<PlantView> within = all.stream()
+                .filter(p -> p.name().toLowerCase(Locale.ROOT).contains(asked))
+                .toList();
+        boolean isKind = kind.isPresent() && kind.get().names().all().anyMatch(n -> n.equalsIgnoreCase(typed));
+        if (within.size() == 1 && !isKind) {
+            return within.get(0);
+        }
+        String group = form.group() != null && guide.group(form.group()).isPresent()
+                ? form.group()
+                : kind.map(PlantKind::group)
+                        .orElseThrow(
+                                () -> new InvalidField("group", Messages.text("Standing.say.group", "plant", typed)));
+        return stock.plantNamed(typed, group);
+    }
+
+    private static Optional<String> known(String typed) {
+        return Optional.ofNullable(typed).filter(t -> !t.isBlank());
+    }
+
+    private String method(StandsForm form, PlantView plant) {
+        return known(form.method())
+                .or(() -> guide.kind(plant.kind()).map(k -> k.usual().get(0)))
+                .orElseThrow(() -> new InvalidField("method", Messages.text("Standing.say.method")));
+    }
+
+    /** The way that fits what was said best: the medium said, else the first that is offered; none where none fits. */
+    private Optional<Protocol> protocol(StandsForm form, PlantView plant) {
+        refuseUnknown(form);
+        List<Protocol> fitting = guide.offered(guide.kind(plant.kind()), plant.group(), guide.protocols()).stream()
+                .filter(o ->
+                        known(form.method()).map(o.protocol().method()::equals).orElse(true))
+                .sorted(Comparator.comparing(OfferedWay::verdict).thenComparingInt(OfferedWay::rank))
+                .map(OfferedWay::protocol)
+                .toList();
+        return fitting.stream()
+                .filter(p -> known(form.medium()).map(p.medium()::equals).orElse(true))
+                .findFirst()
+                .or(() -> fitting.stream().findFirst());
+    }
+
+    private void refuseUnknown(StandsForm form) {
+        if (known(form.method()).filter(m -> guide.method(m).isEmpty()).isPresent()) {
+            throw new InvalidField("method", Messages.text("Standing.say.method"));
+        }
+        if (known(form.medium()).filter(m -> guide.medium(m).isEmpty()).isPresent()) {
+            throw new InvalidField("medium", Messages.text("Standing.say.medium"));
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package garden.vivarium.app.entry;
+
+import garden.vivarium.core.Limits;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.Serializable;
+
+/**
+ * One vessel that stands already, as typed.
+ *
+ * @param plant its name, a part of it that only one plant here has, or the code of a stock plant
+ * @param group where neither the nursery nor the guide knows the plant; empty otherwise
+ * @param when about when it was stuck, as people say it
+ * @param pieces how many were stuck
+ * @param rooted how many of them are ready; null where nobody has looked
+ * @param lost how many are lost; null for none
+ * @param method of the guide; empty for that by which most start the plant
+ * @param medium of the guide; empty for the usual one
+ * @param place where it stands
+ */
+record StandsForm(
+        @NotBlank(message = "Say which plant it is.") @Size(max = 120, message = "Shorten the name to 120 characters.")
+        String plant,
+
+        String group,
+
+        @NotBlank(message = "Say about when: 3 weeks ago, June, a day.")
+        @Size(max = 40, message = "Say it shorter: 3 weeks ago, June, a day.")
+        String when,
+
+        @NotNull(message = "Say how many were stuck.")
+        @Min(value = 1, message = "Give 1 piece or more.")
+        @Max(value = Limits.MOST_PIECES, message = "Give at most 2,000 pieces; make several batches of more.")
+        Integer pieces,
+
+        @Min(value = 0, message = "Rooted: 0 or more.") Integer rooted,
+        @Min(value = 0, message = "Lost: 0 or more.") Integer lost,
+        String method,
+        String medium,
+
+        @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+        String place)
+        implements Serializable {
+
+    static final StandsForm EMPTY = new StandsForm(null, null, null, null, null, null, null, null, null);
+
+    /** What the next one has most likely in common with this one. */
+    StandsForm next() {
+        return new StandsForm(null, null, when, null, null, null, method, medium, place);
+    }
+
+    int lostOrNone() {
+        return lost == null ? 0 : lost;
+    }
+
+    boolean wasLookedAt() {
+        return rooted != null || lost != null;
+    }
+}
