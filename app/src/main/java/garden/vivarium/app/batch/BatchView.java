@@ -157,6 +157,11 @@ public record BatchView(
         return Math.max(0, counts().ready() - counts().lostReady() - moved());
     }
 
+    /** Pieces that were moved and are not lost since: lost wins over moved, so that every piece is counted once. */
+    public int movedNow() {
+        return Math.min(moved(), Math.max(0, counts().ready() - counts().lostReady()));
+    }
+
     /** Whether it was planted asleep and has not woken, so that no day is counted yet. */
     public boolean isAsleep() {
         return isStuck() && clock.on() == null;

@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.timing.LookKind;
@@ -277,19 +278,46 @@ public class Batches {
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such move"));
-        if (settled < 0 || settled > potting.view().youngPlants()) {
+        if (settled < 0 || settled > potting.view().maySettle()) {
             throw new InvalidField(
                     "settled",
                     Messages.text(
                             "Batches.young.plants.were.set",
                             "youngPlants",
-                            potting.view().youngPlants()));
+                            potting.view().maySettle()));
         }
         if (potting.view().settled() == null) {
             potting.settle(settled, day);
             batch.settled(settled);
             histories.refresh(batch);
         }
+        return batch.view();
+    }
+
+    /**
+     * Young plants of one day's move were lost in their pots, before anybody said that they had settled or after. Ready stays
+     * ready in the record of rooting; what had settled stays settled in that of settling.
+     *
+     * @throws InvalidField if more are lost than stand
+     */
+    @Transactional
+    public BatchView lose(String code, UUID pottingId, int youngPlants, LossCause cause) {
+        Batch batch = batch(code);
+        Potting potting = pottings.findById(pottingId)
+                .filter(p -> p.view().batchId().equals(batch.getId()))
+                .orElseThrow(() -> new NotFound("no such move"));
+        if (youngPlants < 1 || youngPlants > potting.standing()) {
+            throw new InvalidField("youngPlants", Messages.text("Batches.lose.stand", "standing", potting.standing()));
+        }
+        boolean settled = potting.view().settled() != null;
+        potting.lose(youngPlants, cause);
+        if (settled) {
+            batch.settled(-youngPlants);
+        } else if (potting.standing() == 0) {
+            // Nothing is left that could settle: nobody need be asked.
+            potting.settle(0, today.date());
+        }
+        histories.refresh(batch);
         return batch.view();
     }
 

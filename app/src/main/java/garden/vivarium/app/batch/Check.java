@@ -1,6 +1,7 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -32,6 +33,12 @@ class Check extends NurseryRow {
     private Integer sent;
     private Integer youngPlants;
     private boolean gaveUp;
+    private Integer lostReady;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private LossCause cause;
+
     private String note;
     private String personName;
     private Instant madeAt;
@@ -58,6 +65,8 @@ class Check extends NurseryRow {
             this.sent = c.counts().sent();
             this.youngPlants = c.counts().youngPlants();
             this.gaveUp = c.counts().gaveUp();
+            this.lostReady = c.counts().lostReady();
+            this.cause = c.counts().cause();
         }
     }
 
@@ -92,7 +101,7 @@ class Check extends NurseryRow {
                 getId(),
                 lookedOn,
                 look,
-                new LookCommand.Counted(firstSign, ready, lost, sent, youngPlants, gaveUp),
+                new LookCommand.Counted(firstSign, ready, lost, sent, youngPlants, gaveUp, lostReady, cause),
                 note,
                 null);
     }
@@ -103,7 +112,7 @@ class Check extends NurseryRow {
                 lookedOn,
                 look,
                 byCount,
-                new CheckView.Counted(firstSign, ready, lost, sent, youngPlants),
+                new CheckView.Counted(firstSign, ready, lost, sent, youngPlants, lostReady, cause),
                 readings,
                 note,
                 new CheckView.Written(personName, madeAt),

@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.timing.LookKind;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -24,7 +25,14 @@ public record CheckView(
         TakenBack takenBack) {
 
     /** Pieces counted, and what was done with some; null where nothing was said. */
-    public record Counted(Integer firstSign, Integer ready, Integer lost, Integer sent, Integer youngPlants) {}
+    public record Counted(
+            Integer firstSign,
+            Integer ready,
+            Integer lost,
+            Integer sent,
+            Integer youngPlants,
+            Integer lostReady,
+            LossCause cause) {}
 
     /** Who wrote it down, and when. */
     public record Written(String by, Instant at) {}

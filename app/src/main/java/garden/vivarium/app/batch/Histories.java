@@ -140,7 +140,15 @@ class Histories {
         }
         LookCommand.Counted n = c.counts();
         OptionalInt firstSign = n.firstSign() == null ? OptionalInt.empty() : OptionalInt.of(n.firstSign());
-        return new Look.ByCount(day, c.look(), firstSign, n.ready(), n.lost(), n.sent(), n.gaveUp());
+        return new Look.ByCount(
+                day,
+                c.look(),
+                firstSign,
+                n.ready(),
+                n.lost(),
+                n.sent(),
+                n.gaveUp(),
+                n.lostReady() == null ? OptionalInt.empty() : OptionalInt.of(n.lostReady()));
     }
 
     MilestoneSigns signs(Batch batch) {

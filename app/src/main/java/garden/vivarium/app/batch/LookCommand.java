@@ -36,8 +36,23 @@ public record LookCommand(
      * Counts so far; {@code firstSign} and {@code youngPlants} are null where nobody counted them.
      *
      * @param gaveUp whether those newly lost were given up as stalled, without having looked lost
+     * @param lostReady pieces lost after they were ready; null where nobody counted them
+     * @param cause of what is newly lost; null where nobody said
      */
-    public record Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants, boolean gaveUp) {
+    public record Counted(
+            Integer firstSign,
+            int ready,
+            int lost,
+            int sent,
+            Integer youngPlants,
+            boolean gaveUp,
+            Integer lostReady,
+            LossCause cause) {
+
+        /** Counts in which nobody counted losses of ready pieces. */
+        public Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants, boolean gaveUp) {
+            this(firstSign, ready, lost, sent, youngPlants, gaveUp, null, null);
+        }
 
         /** Counts of which nothing was given up. */
         public Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {

@@ -1,7 +1,11 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.looks.LossCause;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -15,6 +19,12 @@ class Potting extends NurseryRow {
     private int youngPlants;
     private Integer settled;
     private LocalDate settledOn;
+    private int lostUnsettled;
+    private int lostSettled;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private LossCause lostCause;
 
     protected Potting() {}
 
@@ -39,7 +49,30 @@ class Potting extends NurseryRow {
         settled = howMany;
     }
 
+    /** Young plants were lost in their pots. What had settled had settled: the record of that stays. */
+    void lose(int howMany, LossCause cause) {
+        if (settled == null) {
+            lostUnsettled += howMany;
+        } else {
+            lostSettled += howMany;
+        }
+        lostCause = cause;
+    }
+
+    /** Young plants of it that stand, settled or not. */
+    int standing() {
+        return settled == null ? youngPlants - lostUnsettled : settled - lostSettled;
+    }
+
     PottingView view() {
-        return new PottingView(getId(), batchId, movedOn, pieces, youngPlants, settled, settledOn);
+        return new PottingView(
+                getId(),
+                batchId,
+                movedOn,
+                pieces,
+                youngPlants,
+                settled,
+                settledOn,
+                new PottingView.Lost(lostUnsettled, lostSettled, lostCause));
     }
 }

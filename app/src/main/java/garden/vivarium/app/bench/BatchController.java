@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.looks.LossCause;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -82,6 +83,19 @@ class BatchController {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.settle(code, potting, today.date(), settled);
             return Messages.text("BatchController.settled", "settled", settled);
+        });
+    }
+
+    @PostMapping("/batches/{code}/lose")
+    String lose(
+            @PathVariable String code,
+            @RequestParam UUID potting,
+            @RequestParam int youngPlants,
+            @RequestParam(required = false) LossCause cause,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            batches.lose(code, potting, youngPlants, cause);
+            return Messages.text("BatchController.lost.in.pot", "lost", youngPlants);
         });
     }
 

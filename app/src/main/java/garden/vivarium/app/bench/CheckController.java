@@ -1,5 +1,6 @@
 package garden.vivarium.app.bench;
 
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookRefused;
@@ -35,11 +36,13 @@ class CheckController {
 
     private final Batches batches;
     private final Sheets sheets;
+    private final BatchBook book;
     private final Today today;
 
-    CheckController(Batches batches, Sheets sheets, Today today) {
+    CheckController(Batches batches, Sheets sheets, BatchBook book, Today today) {
         this.batches = batches;
         this.sheets = sheets;
+        this.book = book;
         this.today = today;
     }
 
@@ -92,7 +95,7 @@ class CheckController {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                batches.look(code, form.command());
+                batches.look(code, form.command(movedBy(code, form)));
                 next.addFlashAttribute("said", "Look written down.");
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
@@ -104,11 +107,20 @@ class CheckController {
         return show(sheets.of(code), model);
     }
 
+    /** Pieces that had been moved by the day of the look. */
+    private int movedBy(String code, CountsForm form) {
+        return book.pottings(book.entry(code).batch().id()).stream()
+                .filter(p -> !p.movedOn().isAfter(form.lookedOn()))
+                .mapToInt(p -> p.pieces())
+                .sum();
+    }
+
     private String show(BatchSheet sheet, Model model) {
         model.addAttribute("sheet", sheet);
         model.addAttribute("batch", sheet.batch());
         model.addAttribute("bench", bench(sheet));
         model.addAttribute("kinds", LookKind.values());
+        model.addAttribute("causes", LossCause.values());
         model.addAttribute(
                 "signWord",
                 sheet.way().method().firstSign().map(Method.Told::word).orElse("first sign"));
@@ -162,8 +174,10 @@ class CheckController {
                 today.date(),
                 sheet.usualLook(),
                 sheet.way().method().firstSign().isPresent() ? b.counts().firstSign() : null,
-                b.counts().ready(),
-                b.counts().lost(),
+                b.readyToMove(),
+                b.counts().lost() + b.counts().lostReady(),
+                b.counts().lostReady(),
+                null,
                 b.counts().sent(),
                 null);
     }

@@ -1,6 +1,9 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -8,7 +11,14 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.UUID;
 
-/** A look by count as typed. */
+/**
+ * A look by count as typed.
+ *
+ * @param ready pieces that stand ready now
+ * @param lost pieces lost so far, in all
+ * @param lostReady of them, those that had been ready
+ * @param cause of what is newly lost; null where nobody says
+ */
 record CountsForm(
         UUID clientId,
         @NotNull(message = "Give the day of the look.") LocalDate lookedOn,
@@ -17,7 +27,7 @@ record CountsForm(
         @Min(value = 0, message = "First sign cannot be below 0; give 0 or more, or leave it empty.")
         Integer firstSign,
 
-        @NotNull(message = "Say how many are ready so far, 0 if none.")
+        @NotNull(message = "Say how many stand ready, 0 if none.")
         @Min(value = 0, message = "Ready cannot be below 0; give 0 or more.")
         Integer ready,
 
@@ -25,18 +35,41 @@ record CountsForm(
         @Min(value = 0, message = "Lost cannot be below 0; give 0 or more.")
         Integer lost,
 
+        @Min(value = 0, message = "Lost after they were ready cannot be below 0; give 0 or more.")
+        Integer lostReady,
+
+        LossCause cause,
+
         @Min(value = 0, message = "Sent cannot be below 0; give 0 or more.")
         Integer sent,
 
         @Size(max = 500, message = "Shorten the note to 500 characters.")
         String note) {
 
-    LookCommand command() {
+    /**
+     * The look. What stands ready, what was lost after it was ready and what was moved by that day was ready once.
+     *
+     * @param moved pieces moved by the day of the look
+     * @throws InvalidField if more were lost after they were ready than in all
+     */
+    LookCommand command(int moved) {
+        int after = lostReady == null ? 0 : lostReady;
+        if (after > lost) {
+            throw new InvalidField("lostReady", Messages.text("CountsForm.lost.after", "lost", lost));
+        }
         return LookCommand.ofCounts(
                 clientId == null ? UUID.randomUUID() : clientId,
                 lookedOn,
                 look,
-                new LookCommand.Counted(firstSign, ready, lost, sent == null ? 0 : sent, null),
+                new LookCommand.Counted(
+                        firstSign,
+                        ready + after + moved,
+                        lost - after,
+                        sent == null ? 0 : sent,
+                        null,
+                        false,
+                        lostReady,
+                        cause),
                 note,
                 null);
     }

@@ -7,6 +7,7 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.looks.LossCause;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -69,6 +70,7 @@ class SheetController {
                         .orElse(List.of()));
         model.addAttribute("care", care.of(sheet.batch().id()));
         model.addAttribute("from", from(sheet.batch()).orElse(null));
+        model.addAttribute("causes", LossCause.values());
         model.addAttribute("corrected", corrections.of(sheet.batch().id()));
         return "bench/sheet";
     }

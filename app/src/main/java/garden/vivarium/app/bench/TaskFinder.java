@@ -272,12 +272,12 @@ class TaskFinder {
         return new Task(
                 Task.Kind.SETTLE,
                 k.batch(),
-                words.say("task.settle", "plants", p.youngPlants()),
+                words.say("task.settle", "plants", p.maySettle()),
                 words.say("task.settle.why", "ago", says.away(p.movedOn()), "days", days),
                 due,
                 false,
                 p.id(),
-                p.youngPlants(),
+                p.maySettle(),
                 Working.of(
                         Statement.of(Step.WHEN_SETTLED),
                         Statement.of(Step.POTTED_ON, "day", p.movedOn()),

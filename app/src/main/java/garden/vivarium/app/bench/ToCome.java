@@ -88,7 +88,7 @@ public class ToCome {
             int settling = moves.stream()
                     .filter(m ->
                             m.settled() == null && !m.movedOn().plusDays(settle).isAfter(day))
-                    .mapToInt(PottingView::youngPlants)
+                    .mapToInt(PottingView::maySettle)
                     .sum();
             return stillReady(day.minusDays(settle)).then(more -> {
                 Supply plants = there.and(more)
@@ -175,7 +175,7 @@ public class ToCome {
         private int takenInTurn() {
             return moves.stream()
                     .filter(m -> m.pieces() == 0)
-                    .mapToInt(PottingView::youngPlants)
+                    .mapToInt(PottingView::maySettle)
                     .sum();
         }
     }

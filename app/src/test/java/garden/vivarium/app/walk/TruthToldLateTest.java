@@ -111,4 +111,27 @@ class TruthToldLateTest extends AtThePages {
         browser.untilText("main .said", "is back");
         assertThat(browser.complaints()).isEmpty();
     }
+
+    @Test
+    void twentyEightOfThirtyRootedThenThreeRotAndTheSheetAddsUp() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, fuchsia, 30, TODAY.minusDays(40)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(10), 28, 1)));
+        browser.open("/batches/" + batch.code() + "/check");
+        assertThat(browser.value("ready")).isEqualTo("28");
+        browser.type("ready", "25");
+        browser.type("lost", "4");
+        browser.type("lostReady", "3");
+        browser.choose("cause", "rot");
+        browser.press("#by-count button.main");
+
+        browser.untilPath("/batches/" + batch.code());
+        browser.untilText("main .said", "Look written down");
+        assertThat(browser.texts("dl.answers dd").stream().map(t -> t.split("\\R")[0]))
+                .as("stuck, first sign, ready now, waiting, lost")
+                .containsExactly("30", "28", "25", "1", "4");
+        assertThat(browser.text("section[aria-labelledby=history] tbody tr"))
+                .contains("28 ready, 1 lost, 3 lost after they were ready (rot)");
+        assertThat(in(() -> batches.find(batch.code())).counts().ready()).isEqualTo(28);
+        assertThat(browser.complaints()).isEmpty();
+    }
 }

@@ -216,6 +216,9 @@ public final class BatchHistory {
         }
         move(look.sent() - before.sent(), PieceState.SENT, look.day(), p -> !p.isJudged(), WITHOUT_SIGN_FIRST);
         move(look.ready() - before.ready(), PieceState.READY, look.day(), p -> !p.isJudged(), EARLIEST);
+        if (look.lostReady().isPresent()) {
+            loseReady(look, before);
+        }
         if (look.firstSign().isPresent()) {
             int more = look.firstSign().getAsInt() - count(PieceTrack::hasFirstSign);
             move(more, PieceState.FIRST_SIGN, look.day(), p -> !p.isJudged() && !p.hasFirstSign(), EARLIEST);
@@ -224,6 +227,21 @@ public final class BatchHistory {
                 .filter(p -> !p.state().isEnd())
                 .forEach(p ->
                         p.alive(look.day(), look.kind(), signs, look.firstSign().isPresent()));
+    }
+
+    /** Of ready pieces those are lost first that nobody saw by piece since. */
+    private void loseReady(Look.ByCount look, Counts before) {
+        int now = look.lostReady().getAsInt();
+        refuseFalling(Field.LOST, before.lostReady(), now);
+        if (now > before.lostReady()) {
+            refuseWhatCannotBeKnown(look.kind(), PieceState.LOST, look.day(), 0);
+        }
+        move(
+                now - before.lostReady(),
+                PieceState.LOST,
+                look.day(),
+                p -> p.wasReady() && !p.state().isEnd(),
+                Comparator.comparingInt(PieceTrack::since).reversed());
     }
 
     private void refuseFirstSign(Look.ByCount look, Counts before) {

@@ -41,9 +41,23 @@ public sealed interface Look {
      * @param lost pieces lost before they were ready
      * @param sent pieces that left unjudged
      * @param gaveUp whether those newly lost were given up as stalled, without having looked lost
+     * @param lostReady pieces lost after they were ready, if that was counted; they stay among the ready
      */
-    record ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent, boolean gaveUp)
+    record ByCount(
+            int day,
+            LookKind kind,
+            OptionalInt firstSign,
+            int ready,
+            int lost,
+            int sent,
+            boolean gaveUp,
+            OptionalInt lostReady)
             implements Look {
+
+        /** Counts in which nobody counted losses of ready pieces. */
+        public ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent, boolean gaveUp) {
+            this(day, kind, firstSign, ready, lost, sent, gaveUp, OptionalInt.empty());
+        }
 
         /** Counts of which nothing was given up. */
         public ByCount(int day, LookKind kind, OptionalInt firstSign, int ready, int lost, int sent) {

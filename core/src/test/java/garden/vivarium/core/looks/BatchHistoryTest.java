@@ -422,4 +422,41 @@ class BatchHistoryTest {
     private static Reading above(int piece, PieceState state) {
         return Reading.of(piece, LookKind.ABOVE, state);
     }
+
+    @Test
+    void whatIsLostAfterItWasReadyStaysReadyInTheRecord() {
+        Look ready = new Look.ByCount(20, LookKind.LIFTED, OptionalInt.empty(), 28, 1, 0);
+        Look rotted = new Look.ByCount(30, LookKind.LIFTED, OptionalInt.empty(), 28, 1, 0, false, OptionalInt.of(3));
+        BatchHistory history = replay(30, ready, rotted);
+
+        assertThat(history.counts()).isEqualTo(new Counts(30, 28, 28, 1, 0, 3));
+        assertThat(history.tallies(Milestone.READY))
+                .isEqualTo(replay(30, ready, new Look.ByCount(30, LookKind.LIFTED, OptionalInt.empty(), 28, 1, 0))
+                        .tallies(Milestone.READY));
+        assertThat(history.pieces().stream().filter(p -> p.wasReady() && p.state() == PieceState.LOST))
+                .hasSize(3);
+    }
+
+    @Test
+    void lossesOfReadyPiecesCannotFallNorBeMoreThanWereReady() {
+        Look ready = new Look.ByCount(20, LookKind.LIFTED, OptionalInt.empty(), 5, 0, 0, false, OptionalInt.of(2));
+        assertThatThrownBy(() -> replay(
+                        10,
+                        ready,
+                        new Look.ByCount(25, LookKind.LIFTED, OptionalInt.empty(), 5, 0, 0, false, OptionalInt.of(1))))
+                .isInstanceOf(ImpossibleLook.class)
+                .satisfies(e -> assertThat(((ImpossibleLook) e).fault().rule()).isEqualTo(ImpossibleLook.Fault.FALLS));
+        assertThatThrownBy(() -> replay(
+                        10,
+                        ready,
+                        new Look.ByCount(25, LookKind.LIFTED, OptionalInt.empty(), 5, 0, 0, false, OptionalInt.of(6))))
+                .isInstanceOf(ImpossibleLook.class)
+                .satisfies(
+                        e -> assertThat(((ImpossibleLook) e).fault().rule()).isEqualTo(ImpossibleLook.Fault.TOO_MANY));
+        assertThat(replay(10, ready, new Look.ByCount(25, LookKind.LIFTED, OptionalInt.empty(), 6, 1, 0))
+                        .counts()
+                        .lostReady())
+                .as("a look that does not count them leaves them as they were")
+                .isEqualTo(2);
+    }
 }
