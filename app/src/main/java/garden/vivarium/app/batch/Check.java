@@ -91,6 +91,10 @@ class Check extends NurseryRow {
         return look;
     }
 
+    String note() {
+        return note;
+    }
+
     boolean byCount() {
         return byCount;
     }

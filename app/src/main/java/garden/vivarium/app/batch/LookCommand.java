@@ -70,7 +70,13 @@ public record LookCommand(
             Boolean sideRoots,
             Boolean topGrowth,
             Firmness firmness,
-            String note) {}
+            String note) {
+
+        /** The same, looked at otherwise. */
+        Seen by(LookKind other) {
+            return new Seen(piece, other, state, cause, rootMm, sideRoots, topGrowth, firmness, note);
+        }
+    }
 
     /** The same look under another id. */
     public LookCommand withClientId(UUID other) {

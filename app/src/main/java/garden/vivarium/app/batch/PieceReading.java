@@ -69,6 +69,11 @@ class PieceReading extends NurseryRow {
         return new Reading(piece, look, state, Optional.ofNullable(cause), Optional.ofNullable(firmness));
     }
 
+    /** As it was typed. */
+    LookCommand.Seen seen() {
+        return new LookCommand.Seen(piece, look, state, cause, rootMm, sideRoots, topGrowth, firmness, note);
+    }
+
     int piece() {
         return piece;
     }

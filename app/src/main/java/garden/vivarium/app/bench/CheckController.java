@@ -14,6 +14,7 @@ import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Sign;
 import jakarta.validation.Valid;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -95,7 +96,7 @@ class CheckController {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                batches.look(code, form.command(movedBy(code, form)));
+                batches.look(code, form.command(movedBy(book, book.entry(code).batch(), form.lookedOn())));
                 next.addFlashAttribute("said", "Look written down.");
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
@@ -108,9 +109,9 @@ class CheckController {
     }
 
     /** Pieces that had been moved by the day of the look. */
-    private int movedBy(String code, CountsForm form) {
-        return book.pottings(book.entry(code).batch().id()).stream()
-                .filter(p -> !p.movedOn().isAfter(form.lookedOn()))
+    static int movedBy(BatchBook book, BatchView batch, LocalDate day) {
+        return book.pottings(batch.id()).stream()
+                .filter(p -> !p.movedOn().isAfter(day))
                 .mapToInt(p -> p.pieces())
                 .sum();
     }
@@ -182,7 +183,7 @@ class CheckController {
                 null);
     }
 
-    private static String fieldOf(LookRefused refusal) {
+    static String fieldOf(LookRefused refusal) {
         return switch (refusal.what()) {
             case DAY -> "lookedOn";
             case LOOK -> "look";

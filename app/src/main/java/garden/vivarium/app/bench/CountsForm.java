@@ -46,6 +46,23 @@ record CountsForm(
         @Size(max = 500, message = "Shorten the note to 500 characters.")
         String note) {
 
+    /** A look as it was written down, when so many had been moved; of a look by piece, its day and how. */
+    static CountsForm of(LookCommand look, int moved) {
+        LookCommand.Counted c = look.counts();
+        int after = c == null || c.lostReady() == null ? 0 : c.lostReady();
+        return new CountsForm(
+                look.clientId(),
+                look.lookedOn(),
+                look.look(),
+                c == null ? null : c.firstSign(),
+                c == null ? 0 : Math.max(0, c.ready() - after - moved),
+                c == null ? 0 : c.lost() + after,
+                after == 0 ? null : after,
+                c == null ? null : c.cause(),
+                c == null ? 0 : c.sent(),
+                look.note());
+    }
+
     /**
      * The look. What stands ready, what was lost after it was ready and what was moved by that day was ready once.
      *

@@ -15,6 +15,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,6 +31,9 @@ class BatchCorrectionsTest extends AtANursery {
 
     @Autowired
     private BatchCorrections corrections;
+
+    @Autowired
+    private DoneCorrections done;
 
     @Autowired
     private Plans plans;
@@ -231,16 +235,34 @@ class BatchCorrectionsTest extends AtANursery {
                 ready += random.nextInt(Math.max(1, (stuck - ready - lost) / 2 + 1));
                 lost += random.nextInt(Math.max(1, (stuck - ready - lost) / 3 + 1));
                 if (mistakes && slips.nextBoolean()) {
-                    // A look of another day, taken back.
-                    BatchView b = batches.look(code, Growing.count(on.minusDays(1), ready, lost));
-                    UUID check = book.looks(b.code()).checks().stream()
+                    // Of another day and other counts, put right a moment later.
+                    batches.look(code, Growing.count(on.minusDays(1), ready, Math.min(stuck - ready, lost + 1)));
+                    UUID check = book.looks(code).checks().stream()
                             .filter(c -> !c.isWithdrawn() && c.lookedOn().equals(on.minusDays(1)))
                             .findFirst()
                             .orElseThrow()
                             .id();
-                    batches.takeBack(code, check);
+                    done.correctLook(
+                            code,
+                            check,
+                            on,
+                            LookKind.LIFTED,
+                            Growing.count(on, ready, lost).counts(),
+                            null,
+                            null);
+                } else {
+                    batches.look(code, Growing.count(on, ready, lost));
                 }
-                batches.look(code, Growing.count(on, ready, lost));
+            }
+            int moved = ready / 2;
+            if (moved > 0) {
+                batches.move(code, day.plusDays(40), mistakes ? 1 : moved, mistakes ? 1 : moved);
+                UUID move = book.pottings(batches.find(code).id()).get(0).id();
+                if (mistakes) {
+                    done.correctMove(code, move, day.plusDays(40), moved, moved, moved / 2, null);
+                } else {
+                    batches.settle(code, move, day.plusDays(45), moved / 2);
+                }
             }
             if (mistakes) {
                 if (slips.nextInt(3) == 0) {

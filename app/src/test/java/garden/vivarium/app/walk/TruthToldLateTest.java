@@ -134,4 +134,35 @@ class TruthToldLateTest extends AtThePages {
         assertThat(in(() -> batches.find(batch.code())).counts().ready()).isEqualTo(28);
         assertThat(browser.complaints()).isEmpty();
     }
+
+    @Test
+    void aLookAndAMoveAreCorrectedOnTheSheet() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, fuchsia, 20, TODAY.minusDays(40)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(10), 12, 1)));
+        in(() -> batches.move(batch.code(), TODAY.minusDays(8), 6, 6));
+        browser.open("/batches/" + batch.code());
+        browser.press("section[aria-labelledby=history] a[href$='/correct']");
+        assertThat(browser.value("ready")).isEqualTo("12");
+        browser.type("ready", "10");
+        browser.type("lost", "25");
+        browser.press("main form.fields button.main");
+        browser.untilText("main .error", "more than the 20 stuck");
+        assertThat(browser.value("lost")).as("nothing typed is lost").isEqualTo("25");
+        browser.type("lost", "3");
+        browser.press("main form.fields button.main");
+        browser.untilPath("/batches/" + batch.code());
+        browser.untilText("main .said", "The look is corrected");
+
+        browser.press("section[aria-labelledby=history] td details:last-child summary");
+        browser.type("pieces-0", "5");
+        browser.type("plants-0", "5");
+        browser.press("section[aria-labelledby=history] form[action*='/moves/'] button");
+        browser.untilText("main .said", "The move is corrected");
+        BatchView now = in(() -> batches.find(batch.code()));
+        assertThat(now.counts().ready()).isEqualTo(10);
+        assertThat(now.counts().lost()).isEqualTo(3);
+        assertThat(now.moved()).isEqualTo(5);
+        assertThat(browser.barriers()).isEmpty();
+        assertThat(browser.complaints()).isEmpty();
+    }
 }

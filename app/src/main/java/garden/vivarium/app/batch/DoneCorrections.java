@@ -1,0 +1,233 @@
+package garden.vivarium.app.batch;
+
+import garden.vivarium.app.platform.CorrectedFact;
+import garden.vivarium.app.platform.Corrections;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Seen;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.timing.LookKind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Corrects what was done with a batch: its looks and its moves. What it tells of its way is reckoned anew. */
+@Service
+public class DoneCorrections {
+
+    private final BatchRepository batches;
+    private final CheckRepository checks;
+    private final PottingRepository pottings;
+    private final CheckBook book;
+    private final Histories histories;
+    private final Corrections corrections;
+    private final Seen seen;
+    private final Says says;
+    private final Today today;
+
+    DoneCorrections(
+            BatchRepository batches,
+            CheckRepository checks,
+            PottingRepository pottings,
+            CheckBook book,
+            Histories histories,
+            Corrections corrections,
+            Seen seen,
+            Says says,
+            Today today) {
+        this.batches = batches;
+        this.checks = checks;
+        this.pottings = pottings;
+        this.book = book;
+        this.histories = histories;
+        this.corrections = corrections;
+        this.seen = seen;
+        this.says = says;
+        this.today = today;
+    }
+
+    /** A look as it was written down. */
+    @Transactional(readOnly = true)
+    public LookCommand look(String code, UUID checkId) {
+        Batch batch = batches.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
+        return written(batch, check(batch, checkId));
+    }
+
+    private LookCommand written(Batch batch, Check check) {
+        return check.byCount()
+                ? check.command()
+                : LookCommand.ofPieces(
+                        check.getId(),
+                        check.lookedOn(),
+                        check.look(),
+                        histories.log(batch).of(check).stream()
+                                .map(PieceReading::seen)
+                                .toList(),
+                        check.note(),
+                        null);
+    }
+
+    private Check check(Batch batch, UUID checkId) {
+        return checks.findById(checkId)
+                .filter(c -> c.batchId().equals(batch.getId()) && !c.isWithdrawn())
+                .orElseThrow(() -> new NotFound("no such look"));
+    }
+
+    /**
+     * Corrects a look: the day, how it was looked and, of a look by count, the counts. The look as it was stays in the history,
+     * struck through.
+     *
+     * @param counts as they really were; null for a look by piece, whose readings stand
+     * @param why in a word, or null
+     * @throws LookRefused if it cannot be true beside what is known
+     * @throws InvalidField if it is dated ahead
+     */
+    @Transactional
+    public BatchView correctLook(
+            String code,
+            UUID checkId,
+            LocalDate day,
+            LookKind kind,
+            LookCommand.Counted counts,
+            String note,
+            String why) {
+        Batch batch = batch(code);
+        Check check = check(batch, checkId);
+        today.refuseFuture("lookedOn", day);
+        LookCommand was = written(batch, check);
+        LookCommand now = was.counts() == null
+                ? LookCommand.ofPieces(
+                        UUID.randomUUID(),
+                        day,
+                        kind,
+                        kind == was.look()
+                                ? was.pieces()
+                                : was.pieces().stream().map(p -> p.by(kind)).toList(),
+                        note,
+                        null)
+                : LookCommand.ofCounts(UUID.randomUUID(), day, kind, counts, note, null);
+        String which = Messages.text("DoneCorrections.look", "day", says.day(was.lookedOn()));
+        int changed = corrections.keep(
+                batch.getId(),
+                List.of(
+                        fact(which, "day", says.day(was.lookedOn()), says.day(day)),
+                        fact(which, "how", was.look().words(), kind.words()),
+                        fact(which, "counts", words(was.counts()), words(now.counts())),
+                        fact(which, "note", was.note(), note)),
+                why);
+        if (changed > 0) {
+            book.withdraw(check);
+            book.write(batch, List.of(now));
+            histories.refresh(batch);
+        }
+        return batch.view();
+    }
+
+    private static CorrectedFact fact(String which, String what, String was, String now) {
+        String name = which + ", " + what;
+        return new CorrectedFact(name.substring(0, Math.min(40, name.length())), was, now);
+    }
+
+    private static String words(LookCommand.Counted c) {
+        return c == null
+                ? ""
+                : Messages.text(
+                        "DoneCorrections.counts",
+                        "sign",
+                        c.firstSign() == null ? -1 : c.firstSign(),
+                        "ready",
+                        c.ready(),
+                        "lost",
+                        c.lost(),
+                        "after",
+                        c.lostReady() == null ? 0 : c.lostReady(),
+                        "sent",
+                        c.sent());
+    }
+
+    /**
+     * Corrects a move, or takes it back with 0 pieces.
+     *
+     * @param pieces that were really moved, 0 and up
+     * @param settled young plants that had settled; null where nobody has looked
+     * @param why in a word, or null
+     * @throws InvalidField naming the field, if day or numbers cannot be
+     */
+    @Transactional
+    public BatchView correctMove(
+            String code, UUID pottingId, LocalDate day, int pieces, int youngPlants, Integer settled, String why) {
+        Batch batch = batch(code);
+        Potting potting = pottings.findById(pottingId)
+                .filter(p -> p.view().batchId().equals(batch.getId()))
+                .orElseThrow(() -> new NotFound("no such move"));
+        PottingView was = potting.view();
+        boolean takenBack = pieces == 0 && youngPlants == 0;
+        refuse(batch, was, day, pieces, youngPlants, settled);
+        String which = Messages.text("DoneCorrections.move", "day", says.day(was.movedOn()));
+        corrections.keep(
+                batch.getId(),
+                List.of(
+                        fact(which, "day", says.day(was.movedOn()), says.day(day)),
+                        fact(which, "pieces", String.valueOf(was.pieces()), String.valueOf(pieces)),
+                        fact(which, "young plants", String.valueOf(was.youngPlants()), String.valueOf(youngPlants)),
+                        fact(which, "settled", text(was.settled()), text(settled))),
+                why);
+        int stood = was.settled() == null ? 0 : was.settled() - was.lost().settled();
+        int stand = settled == null || takenBack ? 0 : settled - was.lost().settled();
+        batch.correctMoves(pieces - was.pieces(), youngPlants - was.youngPlants(), stand - stood);
+        if (takenBack) {
+            pottings.delete(potting);
+        } else {
+            potting.correct(day, pieces, youngPlants, settled);
+        }
+        pottings.flush();
+        histories.refresh(batch);
+        return batch.view();
+    }
+
+    private static String text(Integer number) {
+        return number == null ? "" : number.toString();
+    }
+
+    private void refuse(Batch batch, PottingView was, LocalDate day, int pieces, int youngPlants, Integer settled) {
+        today.refuseFuture("movedOn", day);
+        if (day.isBefore(batch.stuckOn())) {
+            throw new InvalidField(
+                    "movedOn", Messages.text("Batches.was.stuck.give.later", "stuckOn", batch.stuckOn()));
+        }
+        int able = was.pieces() + batch.view().readyToMove();
+        if (pieces < 0 || pieces > able) {
+            throw new InvalidField(
+                    "pieces", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
+        }
+        if (youngPlants < 1 && pieces > 0) {
+            throw new InvalidField("youngPlants", Messages.text("Batches.say.how.many.young"));
+        }
+        int lost = was.lost().all();
+        if (youngPlants > 0
+                && youngPlants
+                        < lost + (settled == null ? 0 : settled - was.lost().settled())) {
+            throw new InvalidField("youngPlants", Messages.text("DoneCorrections.fewer.than.lost", "lost", lost));
+        }
+        if (settled != null
+                && (settled < was.lost().settled()
+                        || settled > youngPlants - was.lost().unsettled())) {
+            throw new InvalidField(
+                    "settled",
+                    Messages.text(
+                            "Batches.young.plants.were.set",
+                            "youngPlants",
+                            youngPlants - was.lost().unsettled()));
+        }
+    }
+
+    private Batch batch(String code) {
+        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
+        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
+        return batch;
+    }
+}
