@@ -3,6 +3,7 @@ package garden.vivarium.app.people;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Role;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -60,25 +61,35 @@ public class People {
     @Transactional
     public UUID open(NewNursery wanted) {
         String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
+        refuse(signIn, wanted.password());
+        UUID id = UUID.randomUUID();
+        nurseries.saveAndFlush(
+                new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant()));
+        money.keepIn(id, wanted.currency());
+        people.save(new Person(
+                id, signIn, wanted.name(), passwords.encode(wanted.password()), Role.OWNER, clock.instant()));
+        return id;
+    }
+
+    /** Refuses a name that somebody has, and a password that is too short. */
+    void refuse(String signIn, String password) {
         if (people.findBySignIn(signIn).isPresent()) {
             throw new InvalidField("signIn", Messages.text("People.taken.choose.another.name", "signIn", signIn));
         }
-        if (wanted.password().length() < SHORTEST_PASSWORD) {
+        refuseShort(password);
+    }
+
+    static void refuseShort(String password) {
+        if (password.length() < SHORTEST_PASSWORD) {
             throw new InvalidField(
                     "password",
                     Messages.text(
                             "People.password.has.characters.use",
                             "length",
-                            wanted.password().length(),
+                            password.length(),
                             "shortestPassword",
                             SHORTEST_PASSWORD));
         }
-        UUID id = UUID.randomUUID();
-        nurseries.saveAndFlush(
-                new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant()));
-        money.keepIn(id, wanted.currency());
-        people.save(new Person(id, signIn, wanted.name(), passwords.encode(wanted.password()), clock.instant()));
-        return id;
     }
 
     /**

@@ -39,7 +39,8 @@ class SignIn implements AuthenticationProvider {
         if (attempts.mustWait(byName, FREE_BY_NAME) || attempts.mustWait(byAddress, FREE_BY_ADDRESS)) {
             throw new LockedException("too many failures");
         }
-        Optional<SignedIn> found = people.findBySignIn(name).map(Person::signedIn);
+        Optional<SignedIn> found =
+                people.findBySignIn(name).filter(Person::isHere).map(Person::signedIn);
         String typed =
                 asked.getCredentials() == null ? "" : asked.getCredentials().toString();
         // Unknown names cost as much time as known ones, or the time would tell them apart.

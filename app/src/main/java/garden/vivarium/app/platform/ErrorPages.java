@@ -26,7 +26,10 @@ import org.springframework.web.util.UriComponentsBuilder;
 @ControllerAdvice
 class ErrorPages implements ErrorController {
 
-    private static final String SAID = ErrorPages.class.getName();
+    /** Of a request: what the page says in place of the usual, and under which heading. */
+    static final String SAID = ErrorPages.class.getName();
+
+    static final String TITLE = SAID + ".title";
     private static final String NOT_UNDERSTOOD =
             "“%s” was not understood: whole numbers are digits only, days are as 2026-11-24. Correct it and send again.";
 
@@ -43,6 +46,9 @@ class ErrorPages implements ErrorController {
         say(model, status);
         if (request.getAttribute(SAID) instanceof String text) {
             model.addAttribute("text", text);
+        }
+        if (request.getAttribute(TITLE) instanceof String title) {
+            model.addAttribute("title", title);
         }
         return "platform/error";
     }

@@ -35,7 +35,7 @@ class EveryPage {
     @ModelAttribute("here")
     String here(HttpServletRequest request) {
         String path = request.getRequestURI();
-        if (path.startsWith("/batches") || path.startsWith("/waiting")) {
+        if (path.startsWith("/batches") || path.startsWith("/waiting") || path.startsWith("/stands")) {
             return "benches";
         }
         if (path.startsWith("/promises")) {

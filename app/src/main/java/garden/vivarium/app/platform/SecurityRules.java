@@ -1,13 +1,19 @@
 package garden.vivarium.app.platform;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may do what, and what a browser may load. */
@@ -27,8 +33,17 @@ class SecurityRules {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*")
                                 .permitAll()
+                                .requestMatchers(HttpMethod.POST, "/people/password", "/people/everywhere")
+                                .authenticated()
+                                .requestMatchers(HttpMethod.POST, "/people/**")
+                                .hasRole(Role.OWNER.name())
+                                .requestMatchers(HttpMethod.GET, "/**")
+                                .authenticated()
+                                .requestMatchers(HttpMethod.HEAD, "/**")
+                                .authenticated()
                                 .anyRequest()
-                                .authenticated())
+                                .hasAnyRole(Role.OWNER.name(), Role.GROWER.name()))
+                .exceptionHandling(e -> e.accessDeniedHandler(SecurityRules::refuse))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("signIn")
                         .defaultSuccessUrl("/round", false)
@@ -39,6 +54,16 @@ class SecurityRules {
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(p -> p.policy("camera=(), microphone=(), geolocation=()")))
                 .build();
+    }
+
+    /** A page that had gone stale is one thing, what a person may not do another. */
+    private static void refuse(HttpServletRequest request, HttpServletResponse response, AccessDeniedException refused)
+            throws IOException {
+        if (!(refused instanceof CsrfException)) {
+            request.setAttribute(ErrorPages.TITLE, Messages.text("SecurityRules.not.yours"));
+            request.setAttribute(ErrorPages.SAID, Messages.text("SecurityRules.ask.owner"));
+        }
+        response.sendError(HttpStatus.FORBIDDEN.value());
     }
 
     @Bean

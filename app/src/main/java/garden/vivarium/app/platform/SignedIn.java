@@ -15,9 +15,20 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param signInName what they sign in with
  * @param name how they are called
  * @param passwordHash as stored; never shown
+ * @param role what they may do there
  */
-public record SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash)
+public record SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash, Role role)
         implements UserDetails {
+
+    public SignedIn {
+        // Sessions from before there were roles are of owners: there was nobody else.
+        role = role == null ? Role.OWNER : role;
+    }
+
+    /** An owner. */
+    public SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash) {
+        this(personId, nurseryId, signInName, name, passwordHash, Role.OWNER);
+    }
 
     /** Whose something is that waits in a browser: this person's, in this nursery. */
     public String owner() {
@@ -26,7 +37,7 @@ public record SignedIn(UUID personId, UUID nurseryId, String signInName, String 
 
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {
-        return List.of(new SimpleGrantedAuthority("ROLE_GROWER"));
+        return List.of(new SimpleGrantedAuthority("ROLE_" + role.name()));
     }
 
     @Override
@@ -41,7 +52,7 @@ public record SignedIn(UUID personId, UUID nurseryId, String signInName, String 
 
     /** Without the hash, as it is kept in the session. */
     public SignedIn withoutHash() {
-        return new SignedIn(personId, nurseryId, signInName, name, "");
+        return new SignedIn(personId, nurseryId, signInName, name, "", role);
     }
 
     /** Keeps the hash out of logs. */

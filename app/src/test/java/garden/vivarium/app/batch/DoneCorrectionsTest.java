@@ -73,7 +73,8 @@ class DoneCorrectionsTest extends AtANursery {
 
         assertThat(now.lastLook()).isEqualTo(TODAY.minusDays(15));
         assertThat(now.counts().ready()).isEqualTo(1);
-        assertThat(in(() -> corrections.look(tray.code(), standing(tray))).look()).isEqualTo(LookKind.TUG);
+        assertThat(in(() -> corrections.look(tray.code(), standing(tray))).look())
+                .isEqualTo(LookKind.TUG);
     }
 
     @Test

@@ -1,0 +1,111 @@
+package garden.vivarium.app.people;
+
+import garden.vivarium.app.platform.FieldPath;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Role;
+import garden.vivarium.app.platform.UnreadableForm;
+import jakarta.servlet.http.HttpSession;
+import jakarta.validation.Valid;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Who works here, and one's own password. */
+@Controller
+@RequestMapping("/people")
+class StaffController {
+
+    private final Staff staff;
+
+    StaffController(Staff staff) {
+        this.staff = staff;
+    }
+
+    @GetMapping
+    String page(Model model) {
+        model.addAttribute("form", NewPersonForm.EMPTY);
+        return show(model);
+    }
+
+    private String show(Model model) {
+        model.addAttribute("people", staff.all());
+        model.addAttribute("roles", Role.values());
+        return "people/people";
+    }
+
+    @PostMapping
+    String add(
+            @Valid @ModelAttribute("form") NewPersonForm form,
+            BindingResult wrong,
+            Model model,
+            RedirectAttributes next) {
+        UnreadableForm.refuse(form, wrong);
+        if (!wrong.hasErrors()) {
+            try {
+                PersonView added = staff.add(form.name(), form.signIn(), form.password(), form.role());
+                next.addFlashAttribute(
+                        "said",
+                        Messages.text(
+                                "StaffController.added",
+                                "name",
+                                added.name(),
+                                "role",
+                                added.role().title()));
+                return "redirect:/people";
+            } catch (InvalidField p) {
+                FieldPath.reject(wrong, NewPersonForm.class, p);
+            }
+        }
+        return show(model);
+    }
+
+    @PostMapping("/{id}/role")
+    String may(@PathVariable UUID id, @RequestParam Role role, RedirectAttributes next) {
+        return FormActions.run(next, "/people", () -> {
+            PersonView now = staff.may(id, role);
+            return Messages.text(
+                    "StaffController.may",
+                    "name",
+                    now.name(),
+                    "role",
+                    now.role().title());
+        });
+    }
+
+    @PostMapping("/{id}/leave")
+    String leave(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/people", () -> {
+            return Messages.text("StaffController.left", "name", staff.leave(id).name());
+        });
+    }
+
+    @PostMapping("/password")
+    String password(
+            @RequestParam(required = false) String old,
+            @RequestParam(required = false) String wanted,
+            HttpSession session,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/people", () -> {
+            staff.changePassword(old == null ? "" : old, wanted == null ? "" : wanted, session.getId());
+            return Messages.text("StaffController.password.changed");
+        });
+    }
+
+    @PostMapping("/everywhere")
+    String everywhere(HttpSession session, RedirectAttributes next) {
+        return FormActions.run(next, "/people", () -> {
+            staff.signOutEverywhereElse(session.getId());
+            return Messages.text("StaffController.signed.out");
+        });
+    }
+}
