@@ -28,6 +28,7 @@ import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.StringUtils;
 
 /** Tells of batches what really happened: corrects their facts, and withdraws those that never were. */
 @Service
@@ -127,7 +128,7 @@ public class BatchCorrections {
                                     "day",
                                     says.day(day),
                                     "fault",
-                                    impossible.fault())))
+                                    StringUtils.uncapitalize(impossible.fault()))))
                     .orElse(impossible);
         }
     }

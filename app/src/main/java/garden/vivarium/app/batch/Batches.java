@@ -278,6 +278,15 @@ public class Batches {
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such move"));
+        today.refuseFuture("settledOn", day);
+        if (day.isBefore(potting.view().movedOn())) {
+            throw new InvalidField(
+                    "settledOn",
+                    Messages.text(
+                            "Batches.settled.before.moved",
+                            "day",
+                            potting.view().movedOn()));
+        }
         if (settled < 0 || settled > potting.view().maySettle()) {
             throw new InvalidField(
                     "settled",

@@ -79,9 +79,13 @@ class BatchController {
 
     @PostMapping("/batches/{code}/settle")
     String settle(
-            @PathVariable String code, @RequestParam UUID potting, @RequestParam int settled, RedirectAttributes next) {
+            @PathVariable String code,
+            @RequestParam UUID potting,
+            @RequestParam int settled,
+            @RequestParam(required = false) LocalDate settledOn,
+            RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.settle(code, potting, today.date(), settled);
+            batches.settle(code, potting, settledOn == null ? today.date() : settledOn, settled);
             return Messages.text("BatchController.settled", "settled", settled);
         });
     }
@@ -100,9 +104,9 @@ class BatchController {
     }
 
     @PostMapping("/batches/{code}/give-up")
-    String giveUp(@PathVariable String code, RedirectAttributes next) {
+    String giveUp(@PathVariable String code, @RequestParam(required = false) LocalDate day, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.giveUp(code, today.date());
+            batches.giveUp(code, day == null ? today.date() : day);
             return "The rest is written off as stalled; take that check back if one wakes after all.";
         });
     }

@@ -31,6 +31,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.StringUtils;
 
 /** Writes down what stands already: a batch of the past with what is seen of it today. */
 @Service
@@ -138,7 +139,8 @@ class Standing {
                 : kind.map(PlantKind::group)
                         .orElseThrow(
                                 () -> new InvalidField("group", Messages.text("Standing.say.group", "plant", typed)));
-        return stock.plantNamed(typed, group);
+        // A name stands on a label with a capital.
+        return stock.plantNamed(StringUtils.capitalize(typed), group);
     }
 
     private static Optional<String> known(String typed) {

@@ -1,9 +1,11 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.SignedIn;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ResponseBody;
 
@@ -12,9 +14,11 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class SignInController {
 
     private final People people;
+    private final boolean sample;
 
-    SignInController(People people) {
+    SignInController(People people, @Value("${vivarium.demo:false}") boolean sample) {
         this.people = people;
+        this.sample = sample;
     }
 
     @GetMapping("/")
@@ -23,7 +27,8 @@ class SignInController {
     }
 
     @GetMapping("/sign-in")
-    String signIn() {
+    String signIn(Model model) {
+        model.addAttribute("sample", sample);
         return people.isNobodyHere() ? "redirect:/first" : "people/sign-in";
     }
 

@@ -128,7 +128,7 @@ class TruthToldLateTest extends AtThePages {
         browser.untilText("main .said", "Look written down");
         assertThat(browser.texts("dl.answers dd"))
                 .as("stuck, first sign, ready now, lost, waiting")
-                .containsExactly("30", "28", "25 of 28 that became so", "4 of them 3 after they were ready", "1");
+                .containsExactly("30", "28", "25", "of 28 that became so", "4", "of them 3 after they were ready", "1");
         assertThat(browser.text("section[aria-labelledby=history] tbody tr"))
                 .contains("28 ready, 1 lost, 3 lost after they were ready (rot)");
         assertThat(in(() -> batches.find(batch.code())).counts().ready()).isEqualTo(28);
