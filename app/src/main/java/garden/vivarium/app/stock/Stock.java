@@ -1,5 +1,6 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
@@ -30,6 +31,8 @@ public class Stock {
     private final PlaceRepository places;
     private final StockPlantRepository stock;
     private final StockKeeper keeper;
+    private final StockChanges changes;
+    private final Corrections corrections;
     private final Guide guide;
     private final Seen seen;
     private final Today today;
@@ -40,6 +43,8 @@ public class Stock {
             PlaceRepository places,
             StockPlantRepository stock,
             StockKeeper keeper,
+            StockChanges changes,
+            Corrections corrections,
             Guide guide,
             Seen seen,
             Today today) {
@@ -48,6 +53,8 @@ public class Stock {
         this.places = places;
         this.stock = stock;
         this.keeper = keeper;
+        this.changes = changes;
+        this.corrections = corrections;
         this.guide = guide;
         this.seen = seen;
         this.today = today;
@@ -161,9 +168,12 @@ public class Stock {
     @Transactional
     public StockPlantView change(UUID id, StockPlantForm form) {
         StockPlant known = keeper.toChange(id);
+        StockPlantView was = keeper.view(known);
         plants.change(known.plant(), form);
         describe(known, form);
-        return keeper.view(known);
+        StockPlantView now = keeper.view(known);
+        corrections.keep(id, changes.between(was, now), null);
+        return now;
     }
 
     /** It has been seen that it may be cut again. */

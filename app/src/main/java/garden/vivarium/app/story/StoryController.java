@@ -1,5 +1,6 @@
 package garden.vivarium.app.story;
 
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -39,6 +40,7 @@ class StoryController {
     private final Stock stock;
     private final StockCounts counts;
     private final StockCare stockCare;
+    private final Corrections corrections;
     private final Guide guide;
     private final Sorts sorts;
     private final Today today;
@@ -50,6 +52,7 @@ class StoryController {
             Stock stock,
             StockCounts counts,
             StockCare stockCare,
+            Corrections corrections,
             Guide guide,
             Sorts sorts,
             Today today,
@@ -59,6 +62,7 @@ class StoryController {
         this.stock = stock;
         this.counts = counts;
         this.stockCare = stockCare;
+        this.corrections = corrections;
         this.guide = guide;
         this.sorts = sorts;
         this.today = today;
@@ -71,6 +75,7 @@ class StoryController {
         model.addAttribute("s", sheet);
         model.addAttribute("cautions", guide.cautions(sheet.plant().plant().grown()));
         model.addAttribute("given", sorts.of(sheet.plant().plant().grown()));
+        model.addAttribute("corrected", corrections.of(id));
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());
         return "story/sheet";

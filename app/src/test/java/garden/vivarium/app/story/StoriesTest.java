@@ -7,6 +7,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.Protection;
@@ -16,6 +17,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -27,6 +29,9 @@ class StoriesTest extends AtANursery {
 
     @Autowired
     private Families families;
+
+    @Autowired
+    private Corrections corrections;
 
     @Test
     void aHarvestIsTakenOffAndGrowsBackByEstimate() {
@@ -132,6 +137,55 @@ class StoriesTest extends AtANursery {
                 .containsExactly(daughter.code());
         assertThat(in(() -> stories.sheet(daughter.id())).parent().orElseThrow().code())
                 .isEqualTo(first.code());
+    }
+
+    @Test
+    void aLookKeepsWhatWasCountedOfEachSort() {
+        run(() -> counts.look(
+                fuchsia.id(),
+                TODAY.minusDays(2),
+                null,
+                Map.of("shoot-tips", 60, "stem-sections", 140),
+                null,
+                StockState.GROWING,
+                null));
+
+        assertThat(in(() -> stories.sheet(fuchsia.id())).past().looks())
+                .singleElement()
+                .satisfies(l -> assertThat(l.counts())
+                        .containsExactly(Map.entry("shoot-tips", 60), Map.entry("stem-sections", 140)));
+    }
+
+    @Test
+    void whoCountsMeanwhileIsSeenByWhoeverHadThePageOpen() {
+        String before = in(() -> stock.find(fuchsia.id()).orElseThrow().seen());
+        run(() -> counts.look(fuchsia.id(), TODAY, 51, null, StockState.GROWING, null));
+
+        assertThat(in(() -> stock.find(fuchsia.id()).orElseThrow().seen())).isNotEqualTo(before);
+    }
+
+    @Test
+    void whatIsChangedOfAStockPlantIsKeptWithWhatItWas() {
+        run(() -> counts.look(fuchsia.id(), TODAY, null, Map.of("shoot-tips", 60), null, StockState.GROWING, null));
+        run(() -> stock.change(
+                fuchsia.id(),
+                new StockPlantForm(
+                        new StockPlantForm.Name(fuchsia.plant().name(), null, "soft", false, null, false),
+                        new StockPlantForm.Rights(Protection.FREE, null),
+                        fuchsia.kind(),
+                        StockPlantForm.Came.from(fuchsia.came().origin()),
+                        new StockPlantForm.Stands("Shade tunnel", Climate.OPEN),
+                        new StockPlantForm.Condition(null, StockState.IN_BUD, null, Map.of("shoot-tips", 48)),
+                        "leans")));
+
+        assertThat(in(() -> corrections.of(fuchsia.id())))
+                .extracting(m -> m.fact().what() + ": " + m.fact().was() + " → "
+                        + m.fact().became())
+                .containsExactlyInAnyOrder(
+                        "place: Bench → Shade tunnel",
+                        "how it is: growing → in bud",
+                        "note: nothing → leans",
+                        "shoot tips it bears: 60 → 48");
     }
 
     @Test
