@@ -42,10 +42,6 @@ class ScreenshotsTool {
 
             String plan = browser.path();
             take(browser, folder, "cannot-be-done", plan.replace("wanted=24", "wanted=1200"));
-            browser.open(plan);
-            browser.size(1280, 1130, false);
-            snap(browser, folder, "start-or-take");
-            browser.size(1280, 800, false);
             browser.open(plan.replace("/plan?", "/plan/build-up?")
                             .replace("wanted=24", "wanted=400")
                             .replace("2026-09-01", "2027-09-01")
@@ -55,17 +51,21 @@ class ScreenshotsTool {
             browser.open("/stock");
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
-            browser.open("/stock");
-            browser.follow("FUC-1");
-            browser.follow("Family");
-            browser.until(d -> browser.count("svg.family a") > 5);
-            snap(browser, folder, "family");
-            take(browser, folder, "guide", "/shed?group=rosette");
             take(browser, folder, "kind", "/guide/kinds/fuchsia");
             browser.open("/stock/new");
             browser.type("plant", "Fucshia ‘Half Tide’");
             browser.untilText("[data-kind-said]", "Fuchsia");
             snap(browser, folder, "new-stock-plant");
+
+            // Two jars on the sill, and a batch put right.
+            browser.open("/stands");
+            jar(browser, "FUC-1", "12", "4", "3w");
+            jar(browser, "Hoya ‘Pearl Drift’", "5", "", "early May");
+            snap(browser, folder, "it-stands-already");
+            browser.follow("Correct");
+            browser.type("stuck", "4");
+            browser.type("why", "one was never set");
+            snap(browser, folder, "correcting");
 
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");
@@ -87,6 +87,17 @@ class ScreenshotsTool {
             snap(browser, folder, "bench-mode-phone");
             take(browser, folder, "round-phone", "/round");
         }
+    }
+
+    private static void jar(Browser browser, String plant, String pieces, String rooted, String when) {
+        int before = browser.count("section[aria-labelledby=written] tbody tr");
+        browser.type("plant", plant);
+        browser.type("pieces", pieces);
+        browser.type("rooted", rooted);
+        browser.type("when", when);
+        browser.type("place", "Kitchen sill");
+        browser.press("main form.fields button.main");
+        browser.until(d -> browser.count("section[aria-labelledby=written] tbody tr") == before + 1);
     }
 
     private static void take(Browser browser, Path folder, String name, String path) throws Exception {
