@@ -16,3 +16,5 @@ create table correction (
 alter table batch add column withdrawn_at datetime(6);
 alter table batch add column withdrawn_by varchar(120);
 alter table batch add column withdrawn_why varchar(300);
+-- How many growths, crowns or bulbs went with each of its pieces, where what was cut for it was taken back with it.
+alter table batch add column withdrawn_each integer;

@@ -78,6 +78,7 @@ class Batch extends NurseryRow {
     private Instant withdrawnAt;
     private String withdrawnBy;
     private String withdrawnWhy;
+    private Integer withdrawnEach;
 
     @Version
     private long version;
@@ -159,8 +160,9 @@ class Batch extends NurseryRow {
         changes++;
     }
 
-    /** It never was. */
-    void withdraw(String who, Instant when, String why) {
+    /** It never was; {@code each} is null where nothing that was cut for it was taken back. */
+    void withdraw(String who, Instant when, String why, Integer each) {
+        withdrawnEach = each;
         withdrawnBy = who;
         withdrawnAt = when;
         withdrawnWhy = why;

@@ -272,13 +272,14 @@ public class BatchCorrections {
         }
         Batch batch = batch(code);
         BatchView before = batch.view();
-        if (before.origin().stockPlantId() != null) {
-            counts.takeBack(before.origin().stockPlantId(), before.method(), before.taken(), before.takenOn());
-        }
+        OptionalInt each = before.origin().stockPlantId() == null
+                ? OptionalInt.empty()
+                : counts.takeBack(before.origin().stockPlantId(), before.method(), before.taken(), before.takenOn());
         batch.withdraw(
                 nursery.person().map(SignedIn::name).orElse("Vivarium"),
                 today.now(),
-                why.strip().substring(0, Math.min(300, why.strip().length())));
+                why.strip().substring(0, Math.min(300, why.strip().length())),
+                each.isPresent() ? each.getAsInt() : null);
         batches.flush();
         events.publishEvent(new BatchWithdrawn(before));
         return before;
@@ -288,16 +289,14 @@ public class BatchCorrections {
     @Transactional
     public BatchView restore(String code) {
         WithdrawnBatch found = withdrawn.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
-        found.restore();
+        OptionalInt each = found.restore();
         withdrawn.saveAndFlush(found);
         Batch batch = batches.findByCode(code).orElseThrow();
         if (batch.stuckOn() != null) {
             histories.refresh(batch);
         }
         BatchView now = batch.view();
-        if (now.origin().planId() != null && now.origin().stockPlantId() != null) {
-            counts.cutFor(now.origin().stockPlantId(), now.method(), now.taken(), null, now.takenOn());
-        }
+        each.ifPresent(n -> counts.cutFor(now.origin().stockPlantId(), now.method(), now.taken(), n, now.takenOn()));
         events.publishEvent(new BatchRestored(now));
         return now;
     }

@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.OptionalInt;
 import java.util.UUID;
 import org.hibernate.annotations.SQLRestriction;
 
@@ -26,15 +27,23 @@ class WithdrawnBatch extends NurseryRow {
     private Instant withdrawnAt;
     private String withdrawnBy;
     private String withdrawnWhy;
+    private Integer withdrawnEach;
 
     protected WithdrawnBatch() {}
 
-    /** It was after all. */
-    void restore() {
+    /**
+     * It was after all.
+     *
+     * @return how many of what its plant bears went with each piece, if what was cut for it was taken back with it
+     */
+    OptionalInt restore() {
+        OptionalInt each = withdrawnEach == null ? OptionalInt.empty() : OptionalInt.of(withdrawnEach);
+        withdrawnEach = null;
         withdrawnAt = null;
         withdrawnBy = null;
         withdrawnWhy = null;
         changes++;
+        return each;
     }
 
     WithdrawnView view() {
