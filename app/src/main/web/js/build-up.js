@@ -22,7 +22,7 @@ export function start(holder) {
   const y = scaleLinear([0, 1.25 * plan.wanted], [HEIGHT - EDGE.bottom, EDGE.top]).clamp(true);
   const svg = create("svg").attr("class", "start-or-take").attr("viewBox", `0 0 ${WIDTH} ${HEIGHT}`).attr("role", "img")
     .attr("aria-label", `Young plants so far against days, up to ${plan.wanted}; the table below holds the same`);
-  const bottom = svg.append("g").attr("transform", `translate(0,${HEIGHT - EDGE.bottom})`).call(axisBottom(x).ticks(8).tickSizeOuter(0));
+  const bottom = svg.append("g").attr("transform", `translate(0,${HEIGHT - EDGE.bottom})`).call(axisBottom(x).ticks(8).tickFormat(said).tickSizeOuter(0));
   bottom.select(".domain").attr("class", "domain soil");
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).ticks(5).tickSizeOuter(0));
   svg.append("text").attr("x", EDGE.left + 6).attr("y", 13).text("young plants so far");

@@ -16,6 +16,7 @@ export function start(holder) {
 const time = (day) => Date.parse(`${day}T00:00:00Z`);
 const iso = (ms) => new Date(ms).toISOString().slice(0, 10);
 const said = days({ weekday: "short" });
+const short = days();
 
 class StartOrTake {
   constructor(holder, plan) {
@@ -45,7 +46,7 @@ class StartOrTake {
       svg.append("rect").attr("class", "off-season").attr("x", x(s[0])).attr("width", x(s[1]) - x(s[0]))
         .attr("y", EDGE.top).attr("height", HEIGHT - EDGE.bottom - EDGE.top);
     });
-    const bottom = svg.append("g").attr("transform", `translate(0,${HEIGHT - EDGE.bottom})`).call(axisBottom(x).ticks(8).tickSizeOuter(0));
+    const bottom = svg.append("g").attr("transform", `translate(0,${HEIGHT - EDGE.bottom})`).call(axisBottom(x).ticks(8).tickFormat(short).tickSizeOuter(0));
     bottom.select(".domain").attr("class", "domain soil");
     svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).ticks(5).tickSizeOuter(0));
     svg.append("text").attr("x", EDGE.left + 6).attr("y", 12).text("least number to take");
