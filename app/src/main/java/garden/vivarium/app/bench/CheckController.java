@@ -96,7 +96,7 @@ class CheckController {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                batches.look(code, form.command(movedBy(book, book.entry(code).batch(), form.lookedOn())));
+                batches.look(code, form.command(movedSoFar(code, form.lookedOn())));
                 next.addFlashAttribute("said", "Look written down.");
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
@@ -106,6 +106,12 @@ class CheckController {
             }
         }
         return show(sheets.of(code), model);
+    }
+
+    /** The same with those of old records that left, nobody says when: they are not here either. */
+    private int movedSoFar(String code, LocalDate day) {
+        BatchView batch = book.entry(code).batch();
+        return movedBy(book, batch, day) + batch.moved() - movedBy(book, batch, LocalDate.MAX);
     }
 
     /** Pieces that had been moved by the day of the look. */

@@ -95,7 +95,7 @@ class CorrectDoneController {
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             corrections.correctMove(code, move, movedOn, pieces, youngPlants, settled, why);
-            return pieces == 0 ? "The move is taken back." : "The move is corrected.";
+            return pieces == 0 && youngPlants == 0 ? "The move is taken back." : "The move is corrected.";
         });
     }
 }
