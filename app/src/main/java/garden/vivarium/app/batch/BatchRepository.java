@@ -38,6 +38,23 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         long getBatches();
     }
 
+    /** Media of batches, the most used first. */
+    @Query(
+            "select b.done.medium as word, count(b) as batches from Batch b group by b.done.medium order by count(b) desc, b.done.medium")
+    List<WordRow> media();
+
+    /** Treatments of batches by a method, as they are kept. */
+    @Query(
+            "select b.done.treatment as word, count(b) as batches from Batch b where b.done.method = :method and b.done.treatment <> ''"
+                    + " group by b.done.treatment order by count(b) desc, b.done.treatment")
+    List<WordRow> treatments(String method);
+
+    interface WordRow {
+        String getWord();
+
+        long getBatches();
+    }
+
     Optional<Batch> findByOriginOldCode(String oldCode);
 
     List<Batch> findByOriginOldCodeIn(Collection<String> oldCodes);

@@ -5,6 +5,7 @@ import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
+import java.util.Arrays;
 
 /**
  * How a batch was done.
@@ -12,7 +13,7 @@ import jakarta.persistence.Embeddable;
  * @param protocol key of the protocol that it was stuck under; null in old records
  * @param protocolVersion its version then; null in old records
  * @param method the guide's name of the method
- * @param medium the guide's name of the medium
+ * @param medium the name of the medium: the guide's, the nursery's own, or a mix by parts
  * @param treatment what was done to the pieces, in the form of {@link Way#treatment(String)}; empty for nothing
  * @param deviation what was done otherwise than the protocol says, in words; null for nothing
  */
@@ -43,6 +44,12 @@ public record HowDone(
     /** The same with another treatment. */
     HowDone treated(String how, String deviation) {
         return new HowDone(protocol, protocolVersion, method, medium, how, deviation);
+    }
+
+    /** Whether it says that wounds dried, while the pieces were stuck on the day they were cut. */
+    public boolean contradicts(Taking taking) {
+        return Arrays.stream(treatment.split("; ?")).anyMatch(t -> t.startsWith("callus"))
+                && taking.takenOn().equals(taking.stuckOn());
     }
 
     /** The way that it makes of a plant. */

@@ -3,6 +3,8 @@ package garden.vivarium.app.bench;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.FormActions;
@@ -36,13 +38,16 @@ class CorrectController {
 
     private final BatchCorrections corrections;
     private final BatchBook book;
+    private final OwnWays own;
     private final Stock stock;
     private final Protocols protocols;
     private final Guide guide;
 
-    CorrectController(BatchCorrections corrections, BatchBook book, Stock stock, Protocols protocols, Guide guide) {
+    CorrectController(
+            BatchCorrections corrections, BatchBook book, OwnWays own, Stock stock, Protocols protocols, Guide guide) {
         this.corrections = corrections;
         this.book = book;
+        this.own = own;
         this.stock = stock;
         this.protocols = protocols;
         this.guide = guide;
@@ -69,21 +74,9 @@ class CorrectController {
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
         BatchView batch = book.entry(code).batch();
-        if (guide.medium(form.done().medium() == null ? "" : form.done().medium())
-                .isEmpty()) {
-            wrong.rejectValue("done.medium", "problem", "That medium is not in the guide; choose one from the list.");
-        }
         if (!wrong.hasErrors()) {
             try {
-                BatchView now = corrections.correct(
-                        code,
-                        form.batch(
-                                batch,
-                                plant(form, batch),
-                                stock.placeNamed(form.stands().place(), Climate.HEATED)
-                                        .id(),
-                                protocol(form)),
-                        form.why());
+                BatchView now = corrections.correct(code, corrected(form, batch), form.why());
                 next.addFlashAttribute(
                         "said",
                         now.changes() == batch.changes()
@@ -95,6 +88,19 @@ class CorrectController {
             }
         }
         return show(batch, model);
+    }
+
+    private NewBatch corrected(CorrectForm form, BatchView was) {
+        NewBatch now = form.batch(
+                was,
+                plant(form, was),
+                stock.placeNamed(form.stands().place(), Climate.HEATED).id(),
+                protocol(form),
+                own.medium("medium", form.done().medium(), form.done().ownMedium()));
+        if (now.done().contradicts(now.taking()) && !form.done().sameDay()) {
+            throw new InvalidField("sameDay", Messages.text("Sticking.callus.same.day"));
+        }
+        return now;
     }
 
     private PlantView plant(CorrectForm form, BatchView was) {
@@ -133,7 +139,7 @@ class CorrectController {
         model.addAttribute("stock", stock.all());
         model.addAttribute("plants", stock.plants());
         model.addAttribute("places", stock.places());
-        model.addAttribute("media", guide.media());
+        model.addAttribute("media", own.media());
         model.addAttribute("methods", guide.methods());
         Stream<Protocol> kept = protocols.version(batch.protocol(), batch.protocolVersion()).stream();
         model.addAttribute(

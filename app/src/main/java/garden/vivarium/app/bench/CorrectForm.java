@@ -58,14 +58,23 @@ record CorrectForm(
      *
      * @param way key and version of the protocol, as "tip-in-water:1"; empty for none, as in old records
      * @param method where no protocol is chosen
+     * @param ownMedium it is said that a medium which nobody knows is one of their own
+     * @param sameDay it is said that wounds dried though the pieces were stuck on the day they were cut
      */
     record Done(
             String way,
             String method,
-            @NotBlank(message = "Say what they root in.") String medium,
+
+            @NotBlank(message = "Say what they root in.")
+            @Size(max = 80, message = "Shorten the medium to 80 characters.")
+            String medium,
+
+            boolean ownMedium,
 
             @Size(max = 300, message = "Shorten the treatments to 300 characters.")
             String treatment,
+
+            boolean sameDay,
 
             @Size(max = 300, message = "Shorten it to 300 characters.")
             String instead) {}
@@ -92,7 +101,7 @@ record CorrectForm(
         from = from == null ? new From(null, null) : from;
         days = days == null ? new Days(null, null, null, null) : days;
         stands = stands == null ? new Stands(null) : stands;
-        done = done == null ? new Done(null, null, null, null, null) : done;
+        done = done == null ? new Done(null, null, null, false, null, false, null) : done;
         tray = tray == null ? new Tray(null, null, null, null) : tray;
     }
 
@@ -105,7 +114,9 @@ record CorrectForm(
                         b.protocol() == null ? "" : key(b.protocol(), b.protocolVersion()),
                         b.method(),
                         b.medium(),
+                        false,
                         b.done().treatment(),
+                        b.done().contradicts(b.taking()),
                         b.done().deviation()),
                 new Tray(b.vessel().rows(), b.vessel().columns(), b.vessel().words(), b.piecesPerPot()),
                 null);
@@ -116,7 +127,7 @@ record CorrectForm(
     }
 
     /** The batch as it says; by the protocol chosen, or by none. */
-    NewBatch batch(BatchView was, PlantView plant, UUID place, Optional<Protocol> protocol) {
+    NewBatch batch(BatchView was, PlantView plant, UUID place, Optional<Protocol> protocol, String medium) {
         return new NewBatch(
                 plant,
                 new Origin(
@@ -129,7 +140,7 @@ record CorrectForm(
                         protocol.map(Protocol::key).orElse(null),
                         protocol.map(Protocol::version).orElse(null),
                         protocol.map(Protocol::method).orElse(done.method()),
-                        done.medium(),
+                        medium,
                         done.treatment() == null ? "" : done.treatment(),
                         done.instead()),
                 new Taking(

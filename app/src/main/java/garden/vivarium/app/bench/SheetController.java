@@ -95,7 +95,9 @@ class SheetController {
 
     @GetMapping("/batches/{code}/label")
     String label(@PathVariable String code, Model model) {
-        model.addAttribute("batch", book.entry(code).batch());
+        BatchView batch = book.entry(code).batch();
+        model.addAttribute("batch", batch);
+        model.addAttribute("unsure", stock.isNameUnsure(batch.plant()));
         return "bench/label";
     }
 }

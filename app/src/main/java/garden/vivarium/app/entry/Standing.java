@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.Material;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.Origin;
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.guide.Protocols;
@@ -38,13 +39,15 @@ import org.springframework.util.StringUtils;
 class Standing {
 
     private final OldBatches batches;
+    private final OwnWays own;
     private final Protocols protocols;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
 
-    Standing(OldBatches batches, Protocols protocols, Stock stock, Guide guide, Today today) {
+    Standing(OldBatches batches, OwnWays own, Protocols protocols, Stock stock, Guide guide, Today today) {
         this.batches = batches;
+        this.own = own;
         this.protocols = protocols;
         this.stock = stock;
         this.guide = guide;
@@ -67,10 +70,10 @@ class Standing {
         }
         Optional<StockPlantView> from = stock.named(form.plant().strip());
         PlantView plant = from.map(StockPlantView::plant).orElseGet(() -> plant(form));
-        Optional<Protocol> protocol = protocol(form, plant);
+        Optional<String> said = known(form.medium()).map(m -> own.medium("medium", m, form.ownMedium()));
+        Optional<Protocol> protocol = protocol(form, said, plant);
         String method = protocol.map(Protocol::method).orElseGet(() -> method(form, plant));
-        String medium = known(form.medium())
-                .or(() -> protocol.map(Protocol::medium))
+        String medium = said.or(() -> protocol.map(Protocol::medium))
                 .orElseThrow(() -> new InvalidField("medium", Messages.text("Standing.say.medium")));
         protocol.ifPresent(protocols::keep);
         NewBatch wanted = new NewBatch(
@@ -154,7 +157,7 @@ class Standing {
     }
 
     /** The way that fits what was said best: the medium said, else the first that is offered; none where none fits. */
-    private Optional<Protocol> protocol(StandsForm form, PlantView plant) {
+    private Optional<Protocol> protocol(StandsForm form, Optional<String> medium, PlantView plant) {
         refuseUnknown(form);
         List<Protocol> fitting = guide.offered(guide.kind(plant.kind()), plant.group(), guide.protocols()).stream()
                 .filter(o ->
@@ -163,7 +166,7 @@ class Standing {
                 .map(OfferedWay::protocol)
                 .toList();
         return fitting.stream()
-                .filter(p -> known(form.medium()).map(p.medium()::equals).orElse(true))
+                .filter(p -> medium.map(p.medium()::equals).orElse(true))
                 .findFirst()
                 .or(() -> fitting.stream().findFirst());
     }
@@ -171,9 +174,6 @@ class Standing {
     private void refuseUnknown(StandsForm form) {
         if (known(form.method()).filter(m -> guide.method(m).isEmpty()).isPresent()) {
             throw new InvalidField("method", Messages.text("Standing.say.method"));
-        }
-        if (known(form.medium()).filter(m -> guide.medium(m).isEmpty()).isPresent()) {
-            throw new InvalidField("medium", Messages.text("Standing.say.medium"));
         }
     }
 }

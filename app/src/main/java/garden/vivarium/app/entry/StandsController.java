@@ -2,6 +2,7 @@ package garden.vivarium.app.entry;
 
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.UnreadableForm;
@@ -31,12 +32,14 @@ class StandsController {
 
     private final Standing standing;
     private final BatchBook book;
+    private final OwnWays own;
     private final Stock stock;
     private final Guide guide;
 
-    StandsController(Standing standing, BatchBook book, Stock stock, Guide guide) {
+    StandsController(Standing standing, BatchBook book, OwnWays own, Stock stock, Guide guide) {
         this.standing = standing;
         this.book = book;
+        this.own = own;
         this.stock = stock;
         this.guide = guide;
     }
@@ -82,7 +85,7 @@ class StandsController {
         model.addAttribute("plants", stock.plants());
         model.addAttribute("places", stock.places());
         model.addAttribute("methods", guide.methods());
-        model.addAttribute("media", guide.media());
+        model.addAttribute("media", own.media());
         model.addAttribute("groups", guide.groups());
         return "entry/stands";
     }

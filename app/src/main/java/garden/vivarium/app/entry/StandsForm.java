@@ -18,7 +18,8 @@ import java.io.Serializable;
  * @param rooted how many of them are ready; null where nobody has looked
  * @param lost how many are lost; null for none
  * @param method of the guide; empty for that by which most start the plant
- * @param medium of the guide; empty for the usual one
+ * @param medium as it is called, or a mix by parts; empty for the usual one
+ * @param ownMedium it is said that a medium which nobody knows is one of their own
  * @param place where it stands
  */
 record StandsForm(
@@ -39,17 +40,21 @@ record StandsForm(
         @Min(value = 0, message = "Rooted: 0 or more.") Integer rooted,
         @Min(value = 0, message = "Lost: 0 or more.") Integer lost,
         String method,
+
+        @Size(max = 80, message = "Shorten the medium to 80 characters.")
         String medium,
+
+        boolean ownMedium,
 
         @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
         String place)
         implements Serializable {
 
-    static final StandsForm EMPTY = new StandsForm(null, null, null, null, null, null, null, null, null);
+    static final StandsForm EMPTY = new StandsForm(null, null, null, null, null, null, null, null, false, null);
 
     /** What the next one has most likely in common with this one. */
     StandsForm next() {
-        return new StandsForm(null, null, when, null, null, null, method, medium, place);
+        return new StandsForm(null, null, when, null, null, null, method, medium, ownMedium, place);
     }
 
     int lostOrNone() {

@@ -20,7 +20,6 @@ import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Prospect;
 import garden.vivarium.core.stock.MayCut;
-import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -331,21 +330,6 @@ public class Plans {
         return commit(new Request(advice.from().id(), advice.way().key(), today.date(), due)
                 .of(youngPlants, (int) Math.round(100 * confidence))
                 .taking(advice.take(), null));
-    }
-
-    /**
-     * Turns a plan into the batch that a form describes; its place is made if it is new.
-     *
-     * @throws InvalidField if the plan has been stuck already, or something cannot be
-     */
-    @Transactional
-    BatchView stick(UUID id, StickForm form) {
-        PlanView plan = find(id);
-        StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        return stick(
-                id,
-                form.batch(plan, plant, stock.placeNamed(form.stands().place(), Climate.HEATED), protocol(plan)),
-                form.cut().each());
     }
 
     /**

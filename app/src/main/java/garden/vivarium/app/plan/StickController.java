@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -13,6 +14,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.validation.Valid;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -31,13 +33,19 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/plan")
 class StickController {
 
+    private static final int MOST_BEFORE = 5;
+
     private final Plans plans;
+    private final Sticking sticking;
+    private final OwnWays own;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
 
-    StickController(Plans plans, Stock stock, Guide guide, Today today) {
+    StickController(Plans plans, Sticking sticking, OwnWays own, Stock stock, Guide guide, Today today) {
         this.plans = plans;
+        this.sticking = sticking;
+        this.own = own;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
@@ -81,13 +89,9 @@ class StickController {
         if (!form.set().later() && form.set().stuckOn() == null) {
             wrong.rejectValue("set.stuckOn", "problem", "Say when they were stuck, or that they dry first.");
         }
-        if (guide.medium(form.done().medium() == null ? "" : form.done().medium())
-                .isEmpty()) {
-            wrong.rejectValue("done.medium", "problem", "That medium is not in the guide; choose one from the list.");
-        }
         if (!wrong.hasErrors()) {
             try {
-                BatchView batch = plans.stick(id, form);
+                BatchView batch = sticking.stick(id, form);
                 next.addFlashAttribute("said", "Write the label now: " + batch.label());
                 return "redirect:/batches/" + batch.code();
             } catch (InvalidField p) {
@@ -97,10 +101,30 @@ class StickController {
         return showStick(plan, plant, model);
     }
 
+    /**
+     * The treatments that are offered.
+     *
+     * @param usual by this way: as the protocol says, and as the nursery has done it
+     * @param others all others that the guide or the nursery names
+     */
+    record Treatments(List<String> usual, List<String> others) {
+
+        static Treatments of(Protocol protocol, List<String> before, List<String> chosen) {
+            Set<String> usual = new LinkedHashSet<>(protocol.technique().treatment());
+            usual.addAll(before.subList(0, Math.min(MOST_BEFORE, before.size())));
+            usual.addAll(chosen);
+            Set<String> others = new LinkedHashSet<>(before);
+            others.addAll(StickForm.TREATMENTS);
+            others.removeAll(usual);
+            return new Treatments(List.copyOf(usual), List.copyOf(others));
+        }
+    }
+
     private String showStick(PlanView plan, StockPlantView plant, Model model) {
         Protocol protocol = plans.protocol(plan);
-        Set<String> treatments = new LinkedHashSet<>(protocol.technique().treatment());
-        treatments.addAll(StickForm.TREATMENTS);
+        List<String> chosen = model.getAttribute("form") instanceof StickForm form
+                ? form.done().treatment()
+                : List.of();
         model.addAttribute("plan", plan);
         model.addAttribute("plant", plant);
         model.addAttribute(
@@ -113,8 +137,8 @@ class StickController {
                                         guide.sortOf(protocol.method()).words()))
                         : null);
         model.addAttribute("protocol", guide.fitted(protocol, plant.plant().grown()));
-        model.addAttribute("treatments", treatments);
-        model.addAttribute("media", guide.media());
+        model.addAttribute("treatments", Treatments.of(protocol, own.treatments(protocol.method()), chosen));
+        model.addAttribute("media", own.media());
         model.addAttribute("states", StockState.values());
         model.addAttribute("places", stock.places());
         model.addAttribute("cautions", guide.cautions(plant.plant().grown(), protocol));

@@ -22,6 +22,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 
@@ -69,12 +70,41 @@ record StickForm(
             @Size(max = 80, message = "Shorten the vessel to 80 characters.")
             String vessel) {}
 
-    /** How it was done. */
+    /**
+     * How it was done.
+     *
+     * @param medium as it is called, or a mix by parts
+     * @param ownMedium it is said that a medium which nobody knows is one of their own
+     * @param treatment those ticked
+     * @param more those typed, one after another
+     * @param sameDay it is said that wounds dried though the pieces were stuck on the day they were cut
+     */
     record Done(
-            @NotBlank(message = "Say what they root in.") String medium, List<String> treatment) {
+            @NotBlank(message = "Say what they root in.")
+            @Size(max = 80, message = "Shorten the medium to 80 characters.")
+            String medium,
+
+            boolean ownMedium,
+            List<String> treatment,
+
+            @Size(max = 200, message = "Shorten the treatments to 200 characters.")
+            String more,
+
+            boolean sameDay) {
 
         Done {
             treatment = treatment == null ? List.of() : List.copyOf(treatment);
+        }
+
+        /** All that was done to the pieces. */
+        List<String> treated() {
+            List<String> all = new ArrayList<>(treatment);
+            if (more != null) {
+                all.addAll(Arrays.asList(more.split("[;,]")));
+            }
+            return Arrays.stream(Way.treatment(String.join(";", all)).split("; "))
+                    .filter(t -> !t.isEmpty())
+                    .toList();
         }
     }
 
@@ -126,7 +156,7 @@ record StickForm(
         set = set == null ? new Set(false, null, null) : set;
         stands = stands == null ? new Stands(null) : stands;
         tray = tray == null ? new Tray(false, null, null, null) : tray;
-        done = done == null ? new Done(null, null) : done;
+        done = done == null ? new Done(null, false, null, null, false) : done;
         piece = piece == null ? new Piece(null, null, null, null, false) : piece;
         guessed = guessed == null ? new Guessed(null, null) : guessed;
     }
@@ -143,7 +173,7 @@ record StickForm(
                         plan.start().take()),
                 new Stands(stock.place().name()),
                 new Tray(vessel.contains("plug tray"), tray[0], tray[1], vessel),
-                new Done(protocol.medium(), protocol.technique().treatment()),
+                new Done(protocol.medium(), false, protocol.technique().treatment(), null, false),
                 new Piece(
                         stock.state(),
                         piece.kind(),
@@ -163,7 +193,7 @@ record StickForm(
         return new int[] {Math.min(60, (pieces + 11) / 12), 12};
     }
 
-    NewBatch batch(PlanView plan, StockPlantView stock, PlaceView where, Protocol protocol) {
+    NewBatch batch(PlanView plan, StockPlantView stock, PlaceView where, Protocol protocol, String medium) {
         return new NewBatch(
                 stock.plant(),
                 new Origin(plan.id(), stock.id(), null, null),
@@ -172,9 +202,9 @@ record StickForm(
                         protocol.key(),
                         protocol.version(),
                         protocol.method(),
-                        done.medium(),
-                        String.join(";", done.treatment()),
-                        deviation(protocol)),
+                        medium,
+                        String.join(";", done.treated()),
+                        deviation(protocol, medium)),
                 new Taking(
                         cut.takenOn(),
                         cut.taken(),
@@ -191,16 +221,17 @@ record StickForm(
     }
 
     /** What was done instead of the protocol, in words; null when nothing was. */
-    private String deviation(Protocol protocol) {
+    private String deviation(Protocol protocol, String medium) {
         List<String> differences = new ArrayList<>();
-        if (!done.medium().equals(protocol.medium())) {
-            differences.add(Messages.text("StickForm.not", "medium", done.medium(), "mediumThen", protocol.medium()));
+        List<String> treated = done.treated();
+        if (!medium.equals(protocol.medium())) {
+            differences.add(Messages.text("StickForm.not", "medium", medium, "mediumThen", protocol.medium()));
         }
-        done.treatment().stream()
+        treated.stream()
                 .filter(t -> !protocol.technique().treatment().contains(t))
                 .forEach(differences::add);
         protocol.technique().treatment().stream()
-                .filter(t -> !done.treatment().contains(t))
+                .filter(t -> !treated.contains(t))
                 .forEach(t -> differences.add("no " + t));
         String words = Way.treatment(String.join(";", differences));
         return words.isEmpty() ? null : words;

@@ -32,13 +32,14 @@ public class Says {
         this.today = today;
     }
 
-    /** "Tue 24 Nov", with the year where it is more than half a year away. */
+    /** "Tue 24 Nov", with the year where it is not this one. */
     public String day(LocalDate day) {
         if (day == null) {
             return "—";
         }
-        long away = Math.abs(day.toEpochDay() - today.date().toEpochDay());
-        return (away > 183 ? DAY_WITH_YEAR : DAY).format(day).replace("Sept", "Sep");
+        return (day.getYear() == today.date().getYear() ? DAY : DAY_WITH_YEAR)
+                .format(day)
+                .replace("Sept", "Sep");
     }
 
     /** "March". */

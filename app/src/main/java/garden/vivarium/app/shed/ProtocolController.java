@@ -1,12 +1,13 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.UnreadableForm;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.validation.Valid;
@@ -28,11 +29,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class ProtocolController {
 
     private final Protocols protocols;
-    private final Guide guide;
+    private final OwnWays own;
 
-    ProtocolController(Protocols protocols, Guide guide) {
+    ProtocolController(Protocols protocols, OwnWays own) {
         this.protocols = protocols;
-        this.guide = guide;
+        this.own = own;
     }
 
     @PostMapping("/copy")
@@ -61,22 +62,16 @@ class ProtocolController {
         UnreadableForm.refuse(form, wrong);
         Protocol before = own(key);
         form.refuseDisorder(before, wrong);
-        String typed = form.technique().medium();
-        String medium = typed == null ? null : guide.medium(typed).orElse(null);
-        if (medium == null && !wrong.hasFieldErrors("technique.medium")) {
-            wrong.rejectValue(
-                    "technique.medium", "problem", "That medium is not in the guide; choose one from the list.");
-        }
         if (!wrong.hasErrors()) {
             try {
                 Protocol after = protocols.change(
-                        form.onto(before, medium), form.identity().reason());
+                        form.onto(before, medium(form)), form.identity().reason());
                 next.addFlashAttribute(
                         "said",
                         Messages.text("ProtocolController.version.batches.run.keep", "version", after.version()));
                 return "redirect:/guide/" + key;
             } catch (InvalidField p) {
-                wrong.rejectValue("identity." + p.field(), "problem", p.getMessage());
+                FieldPath.reject(wrong, ProtocolForm.class, p);
             }
         }
         return show(before, model);
@@ -90,6 +85,10 @@ class ProtocolController {
         return "redirect:/guide/" + key;
     }
 
+    private String medium(ProtocolForm form) {
+        return own.medium("medium", form.technique().medium(), false);
+    }
+
     private Protocol own(String key) {
         return protocols
                 .current(key)
@@ -100,7 +99,7 @@ class ProtocolController {
     private String show(Protocol protocol, Model model) {
         model.addAttribute("p", protocol);
         model.addAttribute("seen", protocols.versions(protocol.key()).get(0).seen());
-        model.addAttribute("media", guide.media());
+        model.addAttribute("media", own.media());
         model.addAttribute("kinds", LookKind.values());
         model.addAttribute("months", Month.values());
         return "shed/change";

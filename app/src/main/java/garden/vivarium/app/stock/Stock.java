@@ -105,6 +105,12 @@ public class Stock {
         return plants.named(name, groupIfNew);
     }
 
+    /** Whether it is not sure that the plant of this name is what it is called. */
+    @Transactional(readOnly = true)
+    public boolean isNameUnsure(String name) {
+        return plants().stream().anyMatch(p -> p.name().equals(name) && !p.nameSure());
+    }
+
     /** Whether two spellings name one plant: the database passes over capitals and accents, and so must we. */
     public boolean isSamePlant(String one, String other) {
         Collator letters = Collator.getInstance(Locale.ROOT);

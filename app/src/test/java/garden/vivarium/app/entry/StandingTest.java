@@ -22,14 +22,14 @@ class StandingTest extends AtANursery {
     private Standing standing;
 
     private static StandsForm jar(String plant, String when, int pieces, Integer rooted, Integer lost) {
-        return new StandsForm(plant, null, when, pieces, rooted, lost, null, null, "Sill");
+        return new StandsForm(plant, null, when, pieces, rooted, lost, null, null, false, "Sill");
     }
 
     @Test
     void aJarOfWhichOnlyAboutWhenIsKnownTellsItsWayAsMuchAsIsKnown() {
         // Three weeks ago, three days more or less: the span runs from 22 to 28 May.
-        BatchView jar = in(() ->
-                standing.write(new StandsForm("skerry", null, "3w", 12, 5, 1, "tip cutting", "water", "Kitchen sill")));
+        BatchView jar = in(() -> standing.write(
+                new StandsForm("skerry", null, "3w", 12, 5, 1, "tip cutting", "water", false, "Kitchen sill")));
 
         assertThat(jar.plant()).isEqualTo("Fuchsia ‘Skerry Lantern’");
         assertThat(jar.protocol()).isEqualTo("tip-in-water");

@@ -38,6 +38,8 @@ public final class Guide {
     private final List<PlantKind> kinds;
     private final Map<String, PlantKind> kindsByKey;
     private final KindFinder finder;
+    private final WordFinder mediumWords;
+    private final WordFinder methodWords;
     private final List<Protocol> protocols;
     private final List<MethodPage> benchBook;
     private final List<Symptom> symptoms;
@@ -55,6 +57,8 @@ public final class Guide {
         this.kindsByKey = kinds.stream()
                 .collect(Collectors.toUnmodifiableMap(PlantKind::key, Function.identity(), (one, other) -> one));
         this.finder = new KindFinder(kinds);
+        this.mediumWords = WordFinder.of(words.mediaCalled());
+        this.methodWords = WordFinder.of(words.methodsCalled());
         this.protocols = List.copyOf(protocols);
         this.benchBook = List.copyOf(benchBook);
         this.symptoms = List.copyOf(symptoms);
@@ -65,6 +69,8 @@ public final class Guide {
             List<Method> methods,
             List<PieceSort> sorts,
             List<String> media,
+            Map<String, List<String>> mediaCalled,
+            Map<String, List<String>> methodsCalled,
             List<PlantGroup> groups,
             List<Caution> cautions,
             List<String> protocols,
@@ -102,6 +108,7 @@ public final class Guide {
         guide.checkPages();
         kinds.forEach(guide::check);
         guide.checkNarrow();
+        guide.checkCalled();
         return guide;
     }
 
@@ -256,6 +263,16 @@ public final class Guide {
                 .findFirst();
     }
 
+    /** What people call media. */
+    public WordFinder mediumWords() {
+        return mediumWords;
+    }
+
+    /** What people call methods. */
+    public WordFinder methodWords() {
+        return methodWords;
+    }
+
     /** The plant group of the key or the words. */
     public Optional<PlantGroup> group(String keyOrWords) {
         String asked = keyOrWords.strip();
@@ -405,6 +422,14 @@ public final class Guide {
                         "narrow: the guide does not know %s or one of %s".formatted(protocol, of));
             }
         });
+    }
+
+    private void checkCalled() {
+        List<String> names = methods().stream().map(Method::name).toList();
+        if (!words.mediaCalled().keySet().equals(Set.copyOf(media()))
+                || !words.methodsCalled().keySet().equals(Set.copyOf(names))) {
+            throw new IllegalStateException("what media and methods are called names each of them, and no other");
+        }
     }
 
     private void requireCaution(String key) {

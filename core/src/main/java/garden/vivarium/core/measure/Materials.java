@@ -66,7 +66,8 @@ public final class Materials {
             double litres = vessel.kind() == Protocol.Vessel.Kind.CELLS
                     ? pieces * CELL_LITRES
                     : trays * TRAY_AREA * LITRES_PER_CM * vessel.depthCm();
-            needs.add(new Need(protocol.medium(), Pot.SETTLING * litres, Unit.LITRES));
+            of(protocol.medium(), Pot.SETTLING * litres)
+                    .forEach((what, amount) -> needs.add(new Need(what, amount, Unit.LITRES)));
         }
         if (vessel.kind() != Protocol.Vessel.Kind.OTHER) {
             needs.add(new Need("trays", Math.ceil(trays), Unit.PIECES));
@@ -86,6 +87,11 @@ public final class Materials {
             }
         });
         return needs;
+    }
+
+    /** Litres of each thing in a medium, which may be a mix by parts. */
+    private static Map<String, Double> of(String medium, double litres) {
+        return medium.contains(" + ") ? Mix.read(medium).litres(litres) : Map.of(medium, litres);
     }
 
     /** Needs of several batches, each item once. */
