@@ -79,6 +79,7 @@ class Batch extends NurseryRow {
     private String withdrawnBy;
     private String withdrawnWhy;
     private Integer withdrawnEach;
+    private String withdrawnOldCode;
 
     @Version
     private long version;
@@ -162,6 +163,8 @@ class Batch extends NurseryRow {
 
     /** It never was; {@code each} is null where nothing that was cut for it was taken back. */
     void withdraw(String who, Instant when, String why, Integer each) {
+        withdrawnOldCode = origin == null ? null : origin.oldCode();
+        origin = origin == null ? null : origin.withoutOldCode();
         withdrawnEach = each;
         withdrawnBy = who;
         withdrawnAt = when;

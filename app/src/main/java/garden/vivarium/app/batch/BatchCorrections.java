@@ -289,7 +289,8 @@ public class BatchCorrections {
     @Transactional
     public BatchView restore(String code) {
         WithdrawnBatch found = withdrawn.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
-        OptionalInt each = found.restore();
+        OptionalInt each = found.restore(found.oldName() == null
+                || batches.findByOriginOldCode(found.oldName()).isEmpty());
         withdrawn.saveAndFlush(found);
         Batch batch = batches.findByCode(code).orElseThrow();
         if (batch.stuckOn() != null) {

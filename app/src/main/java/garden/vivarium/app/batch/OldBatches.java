@@ -94,6 +94,23 @@ public class OldBatches {
         return found;
     }
 
+    /** The code of a batch that stands. */
+    @Transactional(readOnly = true)
+    public Optional<String> codeOf(UUID id) {
+        return batches.findById(id).map(Batch::code);
+    }
+
+    /** Takes back a look that was written down under an id. */
+    @Transactional
+    public void takeBackLook(UUID clientId) {
+        checks.findByClientId(clientId)
+                .filter(c -> !c.isWithdrawn())
+                .ifPresent(check -> batches.findById(check.batchId()).ifPresent(batch -> {
+                    book.withdraw(check);
+                    histories.refresh(batch);
+                }));
+    }
+
     /** Looks by count of a batch that stand. */
     @Transactional(readOnly = true)
     public List<LookCommand> countsOf(String code) {

@@ -16,4 +16,9 @@ public record Origin(UUID planId, UUID stockPlantId, UUID fromBatchId, String ol
 
     /** Nobody knows where it came from. */
     static final Origin UNKNOWN = new Origin(null, null, null, null);
+
+    /** The same, without the name that it had in old records. */
+    Origin withoutOldCode() {
+        return new Origin(planId, stockPlantId, fromBatchId, null);
+    }
 }

@@ -28,15 +28,20 @@ class WithdrawnBatch extends NurseryRow {
     private String withdrawnBy;
     private String withdrawnWhy;
     private Integer withdrawnEach;
+    private String withdrawnOldCode;
+    private String oldCode;
 
     protected WithdrawnBatch() {}
 
     /**
      * It was after all.
      *
+     * @param oldNameIsFree whether no other batch has taken the name that it had in old records
      * @return how many of what its plant bears went with each piece, if what was cut for it was taken back with it
      */
-    OptionalInt restore() {
+    OptionalInt restore(boolean oldNameIsFree) {
+        oldCode = oldNameIsFree ? withdrawnOldCode : null;
+        withdrawnOldCode = null;
         OptionalInt each = withdrawnEach == null ? OptionalInt.empty() : OptionalInt.of(withdrawnEach);
         withdrawnEach = null;
         withdrawnAt = null;
@@ -44,6 +49,11 @@ class WithdrawnBatch extends NurseryRow {
         withdrawnWhy = null;
         changes++;
         return each;
+    }
+
+    /** The name that it had in old records; null for none. */
+    String oldName() {
+        return withdrawnOldCode;
     }
 
     WithdrawnView view() {

@@ -8,9 +8,7 @@ import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.batch.Material;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
-import garden.vivarium.app.batch.OldBatches.Fate;
 import garden.vivarium.app.batch.Origin;
-import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.exchange.HistoryFile.OldBatch;
 import garden.vivarium.app.exchange.HistoryFile.OldLook;
@@ -26,7 +24,6 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -34,15 +31,18 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Keeps {@code history.csv}: batches by count. */
 @Component
+@Order(1)
 class HistoryRecords implements RecordKind {
 
     private static final String OLD_PLACE = "From old records";
@@ -70,13 +70,22 @@ class HistoryRecords implements RecordKind {
     }
 
     @Override
-    public Preview preview(String fileName, String text) {
-        HistoryFile file = HistoryFile.read(text, guide, today.date(), words);
-        List<InvalidLine> faults = new ArrayList<>(file.faults());
+    public String words() {
+        return "Batches by count: one line for each batch, or for each look at it";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return HistoryFile.COLUMNS;
+    }
+
+    @Override
+    public Preview preview(Csv csv) {
+        HistoryFile file = HistoryFile.read(csv, guide, today.date(), words);
         List<Preview.PreviewRow> makes = new ArrayList<>();
         List<Preview.PreviewRow> grows = new ArrayList<>();
         List<Preview.PreviewRow> held = new ArrayList<>();
-        if (faults.isEmpty()) {
+        if (csv.faultCount() == 0) {
             Set<String> plants = stock.plants().stream()
                     .map(p -> p.name().toLowerCase(Locale.ROOT))
                     .collect(Collectors.toCollection(HashSet::new));
@@ -88,52 +97,70 @@ class HistoryRecords implements RecordKind {
                             line(b, b.looks().size(), plants.add(b.of().plant().toLowerCase(Locale.ROOT))));
                     continue;
                 }
+                List<InvalidLine> faults = new ArrayList<>();
                 List<OldLook> more = newLooks(b, same, faults);
                 tryOn(same, b, more, faults);
+                faults.forEach(csv::fault);
                 (more.isEmpty() ? held : grows).add(line(b, more.size(), false));
             }
         }
-        return new Preview(null, name(), fileName, makes, grows, held, faults);
+        return Preview.of(makes, grows, held);
     }
 
     @Override
-    public int keep(String text) {
-        HistoryFile file = HistoryFile.read(text, guide, today.date(), words);
-        List<InvalidLine> faults = new ArrayList<>(file.faults());
+    public int keep(Csv csv, Keeping keeping) {
+        HistoryFile file = HistoryFile.read(csv, guide, today.date(), words);
+        List<InvalidLine> faults = new ArrayList<>(csv.faults());
         Map<String, BatchView> known = known(file);
-        Map<String, PlantView> plants = new HashMap<>();
-        Map<String, Optional<StockPlantView>> parents = new HashMap<>();
-        UUID oldPlace = null;
+        Made made = new Made();
         int kept = 0;
+        int done = 0;
         for (OldBatch b : file.batches()) {
+            keeping.at(done++, file.batches().size());
             BatchView same = known.get(b.name());
             List<OldLook> looks = same == null ? b.looks() : newLooks(b, same, faults);
             if (!faults.isEmpty()) {
                 throw new NotFound("the nursery has changed since the preview; look the file through again");
             }
-            if (looks.isEmpty()) {
+            if (same != null && looks.isEmpty()) {
                 continue;
             }
-            boolean over = b.last().day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS));
-            List<LookCommand> commands = commands(b, looks, same != null);
+            boolean over = b.last()
+                    .filter(l -> l.day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS)))
+                    .isPresent();
+            List<LookCommand> commands = commands(looks);
             if (same == null) {
-                Optional<StockPlantView> from = b.of().stock() == null
-                        ? Optional.empty()
-                        : parents.computeIfAbsent(b.of().stock(), stock::named);
-                if (oldPlace == null) {
-                    oldPlace = stock.placeNamed(OLD_PLACE, Climate.OPEN).id();
-                }
-                PlantView plant = plants.computeIfAbsent(b.of().plant(), name -> stock.plantNamed(name, groupOf(b)));
-                batches.make(made(b, plant, from, oldPlace), commands, over);
+                keeping.made(
+                        RecordKind.Made.BATCH,
+                        batches.make(made.batch(b), commands, over).id());
             } else {
                 batches.addLooks(same.code(), commands, over);
+                commands.forEach(c -> keeping.made(RecordKind.Made.LOOK, c.clientId()));
             }
-            kept += looks.size();
+            kept += Math.max(1, looks.size());
             // A session that held every row of a large file would look each of them over at every step.
             entities.flush();
             entities.clear();
         }
         return kept;
+    }
+
+    /** The plants, stock plants and the place of one file, each asked for once. */
+    private final class Made {
+
+        private final Map<String, PlantView> plants = new HashMap<>();
+        private final Map<String, Optional<StockPlantView>> parents = new HashMap<>();
+        private UUID oldPlace;
+
+        NewBatch batch(OldBatch b) {
+            Optional<StockPlantView> from =
+                    b.of().stock() == null ? Optional.empty() : parents.computeIfAbsent(b.of().stock(), stock::named);
+            if (oldPlace == null) {
+                oldPlace = stock.placeNamed(OLD_PLACE, Climate.OPEN).id();
+            }
+            PlantView plant = plants.computeIfAbsent(b.of().plant(), name -> stock.plantNamed(name, groupOf(b)));
+            return made(b, plant, from, oldPlace);
+        }
     }
 
     private Map<String, BatchView> known(HistoryFile file) {
@@ -143,7 +170,7 @@ class HistoryRecords implements RecordKind {
 
     /** The looks of a batch that are not held yet; a look that says other than what is held is a fault. */
     private List<OldLook> newLooks(OldBatch b, BatchView held, List<InvalidLine> faults) {
-        if (!held.stuckOn().equals(b.taking().stuckOn())
+        if (!b.taking().stuckOn().equals(held.stuckOn())
                 || held.stuck() != b.taking().stuck()
                 || !stock.isSamePlant(held.plant(), b.of().plant())
                 || !held.method().equals(b.done().method())
@@ -174,7 +201,7 @@ class HistoryRecords implements RecordKind {
             LookCommand same = days.get(look.day());
             if (same == null) {
                 more.add(look);
-            } else if (!same.counts().equals(counted(look))) {
+            } else if (!sameCounts(same.counts(), counted(look))) {
                 faults.add(new InvalidLine(
                         look.line(),
                         "looked_on",
@@ -197,7 +224,7 @@ class HistoryRecords implements RecordKind {
     /** Tries new looks beside all that is held, so that keeping them cannot fail. */
     private void tryOn(BatchView held, OldBatch b, List<OldLook> more, List<InvalidLine> faults) {
         try {
-            batches.tryLooks(held.code(), commands(b, more, true));
+            batches.tryLooks(held.code(), commands(more));
         } catch (LookRefused r) {
             faults.add(InvalidLine.of(more.get(0).line(), "—", r));
         }
@@ -218,11 +245,7 @@ class HistoryRecords implements RecordKind {
                         b.done().medium(),
                         b.done().treatment(),
                         null),
-                new Taking(
-                        b.taking().takenOn(),
-                        b.taking().taken(),
-                        b.taking().stuckOn(),
-                        b.taking().stuck()),
+                b.taken(),
                 Vessel.loose(null),
                 Material.UNKNOWN,
                 Guess.NONE);
@@ -232,28 +255,37 @@ class HistoryRecords implements RecordKind {
         if (b.of().group() != null) {
             return b.of().group();
         }
-        return guide.protocols().stream()
-                .filter(p -> p.method().equals(b.done().method()))
-                .map(p -> p.groups().get(0))
-                .findFirst()
+        Optional<String> kind =
+                guide.finder().find(b.of().plant(), "").map(f -> f.kind().group());
+        return kind.or(() -> guide.protocols().stream()
+                        .filter(p -> p.method().equals(b.done().method()))
+                        .map(p -> p.groups().get(0))
+                        .findFirst())
                 .orElse(guide.groups().get(0).key());
     }
 
-    private List<LookCommand> commands(OldBatch b, List<OldLook> looks, boolean batchIsHeld) {
-        return looks.stream().map(l -> command(b, l, batchIsHeld)).toList();
-    }
-
-    private LookCommand command(OldBatch b, OldLook l, boolean batchIsHeld) {
-        // The same line gives the same id, so that even two readings at once keep it once.
-        UUID id = UUID.nameUUIDFromBytes(
-                "history|%s|%s|%s".formatted(b.name(), l.day(), l).getBytes(StandardCharsets.UTF_8));
-        // A look that was taken back keeps its id; read in again, it is a new look.
-        UUID free = batchIsHeld && batches.fate(id) != Fate.UNKNOWN ? UUID.randomUUID() : id;
-        return LookCommand.ofCounts(free, l.day(), l.kind(), counted(l), l.note(), null);
+    private static List<LookCommand> commands(List<OldLook> looks) {
+        return looks.stream()
+                .map(l -> LookCommand.ofCounts(UUID.randomUUID(), l.day(), l.kind(), counted(l), l.note(), null))
+                .toList();
     }
 
     private static LookCommand.Counted counted(OldLook l) {
-        return new LookCommand.Counted(l.firstSign(), l.ready(), l.lost(), l.sent(), l.youngPlants());
+        return new LookCommand.Counted(
+                l.counts().firstSign(),
+                l.counts().ready(),
+                l.counts().lost(),
+                l.counts().sent(),
+                l.counts().youngPlants());
+    }
+
+    /** Of what is held more may have been told since, as how many were lost after they were ready. */
+    private static boolean sameCounts(LookCommand.Counted held, LookCommand.Counted read) {
+        return held.ready() == read.ready()
+                && held.lost() == read.lost()
+                && held.sent() == read.sent()
+                && Objects.equals(held.firstSign(), read.firstSign())
+                && Objects.equals(held.youngPlants(), read.youngPlants());
     }
 
     private static Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
@@ -270,14 +302,16 @@ class HistoryRecords implements RecordKind {
                 b.taking().stuckOn().toString(),
                 b.taking().stuck(),
                 looks,
-                Messages.text(
-                        "HistoryRecords.ready.lost",
-                        "ready",
-                        b.last().ready(),
-                        "lost",
-                        b.last().lost(),
-                        "day",
-                        b.last().day()),
+                b.last()
+                        .map(l -> Messages.text(
+                                "HistoryRecords.ready.lost",
+                                "ready",
+                                l.counts().ready(),
+                                "lost",
+                                l.counts().lost(),
+                                "day",
+                                l.day()))
+                        .orElse("not looked at"),
                 newPlant);
     }
 }

@@ -20,10 +20,12 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Keeps {@code pieces.csv}: readings by piece, of batches that the nursery holds. */
 @Component
+@Order(2)
 class PieceRecords implements RecordKind {
 
     private final OldBatches batches;
@@ -42,16 +44,25 @@ class PieceRecords implements RecordKind {
     }
 
     @Override
-    public Preview preview(String fileName, String text) {
-        PiecesFile file = PiecesFile.read(text, today.date());
-        List<InvalidLine> faults = new ArrayList<>(file.faults());
+    public String words() {
+        return "Readings by piece, of batches that are held";
+    }
+
+    @Override
+    public List<Column> columns() {
+        return PiecesFile.COLUMNS;
+    }
+
+    @Override
+    public Preview preview(Csv csv) {
+        PiecesFile file = PiecesFile.read(csv, today.date());
         List<Preview.PreviewRow> grows = new ArrayList<>();
         List<Preview.PreviewRow> held = new ArrayList<>();
-        if (faults.isEmpty()) {
+        if (csv.faultCount() == 0) {
             byBatch(file).forEach((name, looks) -> {
                 Optional<BatchView> batch = batches.named(name);
                 if (batch.isEmpty() || !batch.get().isStuck()) {
-                    faults.add(new InvalidLine(
+                    csv.fault(new InvalidLine(
                             looks.get(0).line(),
                             "batch",
                             Messages.text("PieceRecords.no.batch.held", "name", name),
@@ -60,7 +71,7 @@ class PieceRecords implements RecordKind {
                 }
                 BatchView b = batch.get();
                 List<LookCommand> more = newCommands(b, looks);
-                tryOn(b, looks, more, faults);
+                tryOn(b, looks, more, csv);
                 (more.isEmpty() ? held : grows)
                         .add(new Preview.PreviewRow(
                                 name,
@@ -78,14 +89,17 @@ class PieceRecords implements RecordKind {
                                 false));
             });
         }
-        return new Preview(null, name(), fileName, List.of(), grows, held, faults);
+        return Preview.of(List.of(), grows, held);
     }
 
     @Override
-    public int keep(String text) {
-        PiecesFile file = PiecesFile.read(text, today.date());
+    public int keep(Csv csv, Keeping keeping) {
+        PiecesFile file = PiecesFile.read(csv, today.date());
         int kept = 0;
-        for (List<PieceLook> looks : byBatch(file).values()) {
+        int done = 0;
+        Map<String, List<PieceLook>> all = byBatch(file);
+        for (List<PieceLook> looks : all.values()) {
+            keeping.at(done++, all.size());
             String name = looks.get(0).batch();
             BatchView batch = batches.named(name).orElseThrow(() -> new NotFound("a batch of the file is gone"));
             List<LookCommand> more = newCommands(batch, looks);
@@ -93,6 +107,7 @@ class PieceRecords implements RecordKind {
                 continue;
             }
             batches.addLooks(batch.code(), more, false);
+            more.forEach(c -> keeping.made(Made.LOOK, c.clientId()));
             looks.stream()
                     .flatMap(l -> l.pieces().stream())
                     .filter(PieceLine::hasFacts)
@@ -124,7 +139,7 @@ class PieceRecords implements RecordKind {
     }
 
     /** Tries all looks at once and, only if that is refused, one after the other for the line to blame. */
-    private void tryOn(BatchView batch, List<PieceLook> looks, List<LookCommand> more, List<InvalidLine> faults) {
+    private void tryOn(BatchView batch, List<PieceLook> looks, List<LookCommand> more, Csv csv) {
         if (isTrue(batch, more).isEmpty()) {
             return;
         }
@@ -136,7 +151,7 @@ class PieceRecords implements RecordKind {
                         .filter(l -> l.day().equals(blamed.lookedOn()) && l.kind() == blamed.look())
                         .findFirst()
                         .orElseThrow();
-                faults.add(InvalidLine.of(lineOf(look, refusal.get().piece()), "state", refusal.get()));
+                csv.fault(InvalidLine.of(lineOf(look, refusal.get().piece()), "state", refusal.get()));
                 return;
             }
         }

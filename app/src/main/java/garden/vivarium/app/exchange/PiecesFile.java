@@ -1,21 +1,25 @@
 package garden.vivarium.app.exchange;
 
+import static garden.vivarium.app.exchange.Column.Sort.CODE;
+import static garden.vivarium.app.exchange.Column.Sort.COUNT;
+import static garden.vivarium.app.exchange.Column.Sort.DAY;
+import static garden.vivarium.app.exchange.Column.Sort.TEXT;
+
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.looks.Firmness;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.AboutDay;
 import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * {@code pieces.csv}: readings by piece, of batches that the nursery holds.
@@ -25,9 +29,21 @@ import java.util.Set;
  */
 record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
 
-    private static final Set<String> REQUIRED = new LinkedHashSet<>(List.of("batch", "piece", "looked_on", "state"));
-    private static final Set<String> OPTIONAL = new LinkedHashSet<>(List.of(
-            "kind", "length_mm", "nodes", "look", "cause", "root_mm", "side_roots", "top_growth", "firmness", "note"));
+    static final List<Column> COLUMNS = List.of(
+            Column.needed("batch", "Batch", TEXT, "label", "code", "tray"),
+            Column.needed("piece", "Piece", COUNT, "cell", "number", "no"),
+            Column.needed("looked_on", "Day of the look", DAY, "date", "day", "checked", "checked on"),
+            Column.needed("state", "State", CODE, "status"),
+            Column.optional("kind", "Kind of piece", TEXT),
+            Column.optional("length_mm", "Length, mm", COUNT, "length"),
+            Column.optional("nodes", "Nodes", COUNT),
+            Column.optional("look", "How it was looked at", CODE),
+            Column.optional("cause", "Cause of loss", CODE, "reason"),
+            Column.optional("root_mm", "Longest root, mm", COUNT, "root", "root length", "roots"),
+            Column.optional("side_roots", "Side roots", CODE),
+            Column.optional("top_growth", "Top growth", CODE),
+            Column.optional("firmness", "Firmness", CODE),
+            Column.optional("note", "Note", TEXT, "notes", "remarks"));
 
     /** A look at some pieces of a batch. */
     record PieceLook(String batch, LocalDate day, LookKind kind, List<PieceLine> pieces) {
@@ -55,31 +71,24 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
     private record Key(String batch, LocalDate day, LookKind kind) {}
 
     /** Reads the file's text. */
-    static PiecesFile read(String text, LocalDate today) {
-        Csv csv = Csv.read(text, REQUIRED, OPTIONAL);
+    static PiecesFile read(Csv csv, LocalDate today) {
         Map<Key, PieceLook> looks = new LinkedHashMap<>();
         for (Csv.CsvLine line : csv.lines()) {
             readLine(line, today, csv, looks);
         }
-        if (csv.faults().isEmpty() && looks.isEmpty()) {
+        if (csv.faultCount() == 0 && looks.isEmpty()) {
             csv.fault(1, "—", "The file has no line after its header.", "Give a line for each piece looked at.");
         }
         return new PiecesFile(new ArrayList<>(looks.values()), csv.faults());
     }
 
     private static void readLine(Csv.CsvLine line, LocalDate today, Csv csv, Map<Key, PieceLook> looks) {
-        int before = csv.faults().size();
+        int before = csv.faultCount();
         Optional<String> batch = line.needed("batch", 80);
         line.needed("piece", 40);
         Optional<Integer> piece = line.number("piece", 1, Limits.MOST_PIECES);
         line.needed("looked_on", 40);
-        Optional<LocalDate> day = line.day("looked_on");
-        if (day.filter(d -> d.isAfter(today)).isPresent()) {
-            line.bad(
-                    "looked_on",
-                    Messages.text("HistoryFile.still.come", "day", day.get()),
-                    "Give today or an earlier day.");
-        }
+        Optional<LocalDate> day = line.day("looked_on", today).map(AboutDay::middle);
         line.needed("state", 40);
         Optional<PieceState> state = line.word("state", PieceState::of);
         Optional<LookKind> look = line.word("look", LookKind::of);
@@ -98,7 +107,7 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
                         line.word("top_growth", PiecesFile::yesOrNo).orElse(null),
                         line.word("firmness", Firmness::of).orElse(null)),
                 line.text("note", 500).orElse(null));
-        if (csv.faults().size() > before) {
+        if (csv.faultCount() > before) {
             return;
         }
         Key key = new Key(batch.orElseThrow(), day.orElseThrow(), look.orElse(LookKind.LIFTED));

@@ -1,29 +1,23 @@
 package garden.vivarium.app.exchange;
 
 import java.util.List;
-import java.util.UUID;
 
 /**
- * What a file would do.
+ * What a file would do: the first of each, and how many there are.
  *
- * @param upload the file's name until it is kept; null where it has faults
- * @param kind history or pieces
- * @param fileName as the grower has it
- * @param makes batches it would make
+ * @param makes what it would make
  * @param grows batches that it would add looks to
- * @param held batches of which it says nothing new
- * @param faults every bad line; with one, nothing is kept
+ * @param held what is held already, and of which it says nothing new
+ * @param counts how many there are of each, as many as are shown or more
  */
-public record Preview(
-        UUID upload,
-        String kind,
-        String fileName,
-        List<PreviewRow> makes,
-        List<PreviewRow> grows,
-        List<PreviewRow> held,
-        List<InvalidLine> faults) {
+public record Preview(List<PreviewRow> makes, List<PreviewRow> grows, List<PreviewRow> held, Counts counts) {
 
-    /** A batch of the preview. */
+    private static final int SHOWN = 60;
+
+    /** How many of each. */
+    public record Counts(int makes, int grows, int held) {}
+
+    /** A batch, stock plant or place of the preview; what does not apply is empty. */
     public record PreviewRow(
             String name,
             String plant,
@@ -34,16 +28,16 @@ public record Preview(
             String stands,
             boolean newPlant) {}
 
-    /** The same file, waiting under a name. */
-    Preview waitingAs(UUID name) {
-        return new Preview(name, kind, fileName, makes, grows, held, faults);
+    static Preview of(List<PreviewRow> makes, List<PreviewRow> grows, List<PreviewRow> held) {
+        return new Preview(
+                first(makes), first(grows), first(held), new Counts(makes.size(), grows.size(), held.size()));
     }
 
-    public boolean isGood() {
-        return faults.isEmpty();
+    private static List<PreviewRow> first(List<PreviewRow> rows) {
+        return List.copyOf(rows.subList(0, Math.min(SHOWN, rows.size())));
     }
 
     public boolean isNew() {
-        return !makes.isEmpty() || !grows.isEmpty();
+        return counts.makes() + counts.grows() > 0;
     }
 }

@@ -1,18 +1,45 @@
 package garden.vivarium.app.exchange;
 
+import java.util.List;
+import java.util.UUID;
+
 /** A kind of file that {@link Records} reads: looked through, then kept. */
 interface RecordKind {
 
-    /** The name by which pages and uploads call it. */
+    /** The name by which pages and files call it. */
     String name();
 
-    /** What the file would do. Nothing is kept. */
-    Preview preview(String fileName, String text);
+    /** What it holds, in words. */
+    String words();
+
+    /** The columns that it may have. */
+    List<Column> columns();
+
+    /** What its lines would do; what cannot be is noted in them. Nothing is kept. */
+    Preview preview(Csv lines);
 
     /**
-     * Keeps the file, in the transaction of the caller.
+     * Keeps them, in the transaction of the caller.
      *
-     * @return how many looks or readings were kept
+     * @return how many looks, readings, plants or places were kept
      */
-    int keep(String text);
+    int keep(Csv lines, Keeping keeping);
+
+    /** Who is told what a file made, so that it can be taken back, and how far the work is. */
+    interface Keeping {
+
+        /** Something was made. */
+        void made(Made what, UUID id);
+
+        /** So many of so many are done. */
+        void at(int done, int of);
+    }
+
+    /** What a file may make. */
+    enum Made {
+        BATCH,
+        LOOK,
+        STOCK_PLANT,
+        PLACE
+    }
 }

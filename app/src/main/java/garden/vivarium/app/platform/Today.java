@@ -42,6 +42,11 @@ public class Today {
         }
     }
 
+    /** The nursery's day of an instant. */
+    public LocalDate of(Instant instant) {
+        return LocalDate.ofInstant(instant, nursery.id().map(this::zone).orElse(ZoneId.of("UTC")));
+    }
+
     /** The instant, for records of when something was written down. */
     public Instant now() {
         return clock.instant();

@@ -157,12 +157,49 @@ public class Stock {
         return add(form, null, null);
     }
 
+    /**
+     * Adds a stock plant of a list.
+     *
+     * @param code on its label; null for the next free one
+     * @param countedOn when what it bears was counted; null for today
+     */
+    @Transactional
+    public StockPlantView addListed(StockPlantForm form, String code, LocalDate countedOn) {
+        Plant plant = plants.named(form);
+        StockPlant added =
+                new StockPlant(plant, code == null ? nextCode(form.name().plant()) : code, null, null);
+        describe(added, form, countedOn == null ? today.date() : countedOn);
+        return keeper.view(stock.save(added));
+    }
+
+    /** Removes a stock plant that nothing was ever done with; the database refuses any other. */
+    @Transactional
+    public void remove(UUID id) {
+        stock.findById(id).ifPresent(stock::delete);
+        stock.flush();
+    }
+
+    /** Removes a place in which nothing stands and never stood; the database refuses any other. */
+    @Transactional
+    public void removePlace(UUID id) {
+        places.findById(id).ifPresent(places::delete);
+        places.flush();
+    }
+
+    /** Makes a place; without an order it is at the end of the walk. */
+    @Transactional
+    public PlaceView makePlace(String name, Climate climate, Double trays, Integer walkOrder) {
+        Place made = new Place(name, climate, walkOrder == null ? (int) places.count() + 1 : walkOrder);
+        made.holds(trays);
+        return places.save(made).view();
+    }
+
     /** Adds a stock plant that was a young plant of a batch, and of a piece of it where that is known. */
     @Transactional
     public StockPlantView add(StockPlantForm form, UUID fromBatch, Integer fromPiece) {
         Plant plant = plants.named(form);
         StockPlant added = new StockPlant(plant, nextCode(form.name().plant()), fromBatch, fromPiece);
-        describe(added, form);
+        describe(added, form, today.date());
         return keeper.view(stock.save(added));
     }
 
@@ -176,7 +213,7 @@ public class Stock {
         StockPlant known = keeper.toChange(id);
         StockPlantView was = keeper.view(known);
         plants.change(known.plant(), form);
-        describe(known, form);
+        describe(known, form, today.date());
         StockPlantView now = keeper.view(known);
         corrections.keep(id, changes.between(was, now), null);
         return now;
@@ -194,18 +231,18 @@ public class Stock {
         keeper.toChange(id).quarantine(until);
     }
 
-    private void describe(StockPlant plant, StockPlantForm form) {
+    private void describe(StockPlant plant, StockPlantForm form, LocalDate countedOn) {
         if (form.came().arrivedOn() != null) {
             today.refuseFuture("arrivedOn", form.came().arrivedOn());
         }
         Climate climate =
                 form.stands().climate() == null ? Climate.OPEN : form.stands().climate();
         plant.describe(place(form.stands().place(), climate), form);
-        counted(plant, form);
+        counted(plant, form, countedOn);
     }
 
     /** The form shows estimates: what is left as it was shown, nobody has counted. */
-    private void counted(StockPlant plant, StockPlantForm form) {
+    private void counted(StockPlant plant, StockPlantForm form, LocalDate countedOn) {
         StockPlantView shown = keeper.view(plant);
         String usual = sorts.usual(plant.plant().view().grown());
         Map<String, Integer> typed = new LinkedHashMap<>(form.condition().counts());
@@ -222,7 +259,7 @@ public class Stock {
         });
         typed.forEach((sort, number) -> {
             StockKeeper.refuseCount("pieces", number);
-            plant.counted(sort, number, today.date());
+            plant.counted(sort, number, countedOn);
             keeper.raise(plant);
         });
     }
@@ -242,8 +279,9 @@ public class Stock {
     private String nextCode(String plantName) {
         String letters = plantName.replaceAll("[^\\p{L}]", "").toUpperCase(Locale.ROOT);
         String stem = letters.isEmpty() ? "SP" : letters.substring(0, Math.min(3, letters.length()));
+        Set<String> taken = Set.copyOf(stock.codes(stem + "-%"));
         int number = 1;
-        while (stock.findByCode(stem + "-" + number).isPresent()) {
+        while (taken.contains(stem + "-" + number)) {
             number++;
         }
         return stem + "-" + number;

@@ -15,6 +15,9 @@ interface StockPlantRepository extends JpaRepository<StockPlant, UUID> {
     @Query("select s from StockPlant s join fetch s.plant join fetch s.place left join fetch s.counts where s.id = :id")
     Optional<StockPlant> withPlant(UUID id);
 
+    @Query("select s.code from StockPlant s where s.code like :like")
+    List<String> codes(String like);
+
     Optional<StockPlant> findByCode(String code);
 
     List<StockPlant> findByPlantId(UUID plant);

@@ -16,6 +16,7 @@ import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Way;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
@@ -42,7 +43,7 @@ class RecordsTest {
             batch,plant,group,method,medium,stuck_on,stuck,looked_on,look,ready,lost
             B1,Fuchsia,soft,wishing,water,2025-05-01,20,2025-05-08,lifted,0,0
             B2,Fuchsia,soft,tip cutting,mud,2025-05-01,20,2025-05-08,lifted,0,0
-            B3,Fuchsia,soft,tip cutting,water,1 May 2025,20,2025-05-08,lifted,0,0
+            B3,Fuchsia,soft,tip cutting,water,Mayday,20,2025-05-08,lifted,0,0
             B4,Fuchsia,soft,tip cutting,water,2025-05-01,twenty,2025-05-08,lifted,0,0
             B5,Fuchsia,soft,tip cutting,water,2025-05-01,20,2027-05-08,lifted,0,0
             B6,Fuchsia,soft,tip cutting,water,2025-05-01,20,2025-05-08,sniffed,0,0
@@ -86,13 +87,12 @@ class RecordsTest {
     @Test
     void aGoodFileIsPreviewedThenKeptWhole() {
         Preview preview = preview("history", GOOD);
-        assertThat(preview.faults()).isEmpty();
         assertThat(preview.makes()).extracting(Preview.PreviewRow::name).containsExactly("A1", "A2");
         assertThat(preview.makes()).extracting(Preview.PreviewRow::newPlant).containsExactly(true, false);
         assertThat(preview.makes().get(0).stands()).isEqualTo("17 ready, 3 lost by Sun 25 May 2025");
         assertThat(in(() -> evidence.record().ways())).isEmpty();
 
-        assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(5);
+        assertThat(in(() -> records.keep(waiting))).isEqualTo(5);
 
         BatchView a1 = in(() -> oldBatches.named("A1").orElseThrow());
         assertThat(a1.code()).isEqualTo("25w18-A");
@@ -117,7 +117,6 @@ class RecordsTest {
         Preview again = preview("history", GOOD);
 
         assertThat(again.isNew()).isFalse();
-        assertThat(again.upload()).isNull();
         assertThat(again.held()).hasSize(2);
     }
 
@@ -132,37 +131,43 @@ class RecordsTest {
         assertThat(preview.grows())
                 .singleElement()
                 .satisfies(l -> assertThat(l.looks()).isEqualTo(1));
-        assertThat(in(() -> records.keep(preview.upload()))).isEqualTo(1);
+        assertThat(in(() -> records.keep(waiting))).isEqualTo(1);
     }
 
     @Test
     void aFileThatContradictsWhatIsHeldIsRefused() {
         keep("history", GOOD);
 
-        Preview preview = preview("history", GOOD.replace(",16,9,1,", ",16,8,1,"));
+        Findings found = look("history", GOOD.replace(",16,9,1,", ",16,8,1,"));
 
-        assertThat(preview.faults()).singleElement().satisfies(f -> {
+        assertThat(found.faults()).singleElement().satisfies(f -> {
             assertThat(f.line()).isEqualTo(3);
             assertThat(f.fault()).contains("other counts").contains("9 ready");
         });
     }
 
     @Test
-    void tenFaultsAreTenLinesAndNothingIsKept() {
-        Preview preview = preview("history", TEN_FAULTS);
+    void wordsThatNobodyKnowsAreAskedAboutAndFaultyLinesNamed() {
+        Findings found = look("history", TEN_FAULTS);
 
-        assertThat(preview.faults())
-                .extracting(InvalidLine::line)
-                .containsExactly(2L, 3L, 4L, 5L, 6L, 7L, 8L, 9L, 10L, 11L);
-        assertThat(preview.faults())
-                .extracting(InvalidLine::column)
-                .containsExactly(
-                        "method", "medium", "stuck_on", "stuck", "looked_on", "look", "plant", "group", "ready", "—");
-        assertThat(preview.faults()).allSatisfy(f -> {
+        assertThat(found.words())
+                .extracting(Findings.WordFound::typed)
+                .containsExactlyInAnyOrder("wishing", "mud", "weeds");
+        assertThat(found.words()).allSatisfy(w -> {
+            assertThat(w.lines()).isOne();
+            assertThat(w.means()).isNull();
+            assertThat(w.approved()).isFalse();
+        });
+        assertThat(found.faults()).extracting(Findings.Fault::line).containsExactly(4L, 5L, 6L, 7L, 8L, 10L, 11L);
+        assertThat(found.faults())
+                .extracting(Findings.Fault::column)
+                .containsExactly("stuck_on", "stuck", "looked_on", "look", "plant", "ready", "");
+        assertThat(found.faults()).allSatisfy(f -> {
             assertThat(f.fault()).isNotBlank();
             assertThat(f.remedy()).isNotBlank();
         });
-        assertThat(preview.upload()).isNull();
+        assertThat(found.isGood()).isFalse();
+        assertThatThrownBy(() -> in(() -> records.keep(waiting))).isInstanceOf(NotFound.class);
         assertThat(in(() -> stock.plants())).isEmpty();
         assertThat(in(() -> evidence.record().ways())).isEmpty();
     }
@@ -170,10 +175,10 @@ class RecordsTest {
     @Test
     void faultsOfEveryKindAreListedTogether() {
         String mixed = GOOD.replace(",17,17,3,", ",17,8,3,").replace(",,22,8,", ",,25,8,")
-                + "A3,Sage ‘Lighter Grey’,soft,tip cutting,mud,,2025-05-01,20,2025-05-08,6,0,0,\n";
+                + "A3,Sage ‘Lighter Grey’,soft,tip cutting,water,,2025-05-01,twenty,2025-05-08,6,0,0,\n";
 
-        assertThat(preview("history", mixed).faults())
-                .extracting(InvalidLine::line)
+        assertThat(look("history", mixed).faults())
+                .extracting(Findings.Fault::line)
                 .containsExactly(4L, 6L, 7L);
     }
 
@@ -185,7 +190,7 @@ class RecordsTest {
         String grown = GOOD
                 + "A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-20,,21,9,\n";
 
-        assertThat(preview("history", grown).faults()).singleElement().satisfies(f -> {
+        assertThat(look("history", grown).faults()).singleElement().satisfies(f -> {
             assertThat(f.line()).isEqualTo(7);
             assertThat(f.fault()).contains("cannot fall from 22 to 21");
         });
@@ -196,7 +201,7 @@ class RecordsTest {
         keep("history", GOOD);
         String grown = GOOD
                 + "A2,Sage ‘Lighter Grey’,soft,tip cutting,perlite,covered;hormone 0.3%,2025-06-01,30,2025-07-20,,22,8,\n";
-        UUID waiting = preview("history", grown).upload();
+        preview("history", grown);
         String code = in(() -> oldBatches.named("A2").orElseThrow()).code();
         UUID last = in(() -> oldBatches.countsOf(code)).get(1).clientId();
         in(() -> batches.takeBack(code, last));
@@ -212,7 +217,7 @@ class RecordsTest {
         keep("history", GOOD);
 
         assertThat(in(() -> stock.plants())).hasSize(1);
-        assertThat(preview("history", GOOD).faults()).isEmpty();
+        assertThat(preview("history", GOOD).isNew()).isFalse();
     }
 
     @Test
@@ -255,20 +260,18 @@ class RecordsTest {
     }
 
     @Test
-    void headersAreCheckedByName() {
-        assertThat(preview("history", "batch,plant,colour\nA,B,red\n").faults())
-                .anySatisfy(f -> {
-                    assertThat(f.column()).isEqualTo("colour");
-                    assertThat(f.remedy()).contains("medium");
-                })
-                .anySatisfy(f -> {
-                    assertThat(f.column()).isEqualTo("stuck_on");
-                    assertThat(f.fault()).contains("missing");
-                });
-        assertThat(preview("history", "").faults())
-                .singleElement()
-                .satisfies(f -> assertThat(f.fault()).contains("empty"));
-        assertThat(preview("history", GOOD.lines().findFirst().orElseThrow()).faults())
+    void columnsThatAreMissingAreAskedAboutAndOthersLeftOut() {
+        Findings found = look("history", "batch,plant,colour\nA,B,red\n");
+
+        assertThat(found.columns()).extracting(Findings.ColumnFound::column).containsExactly("batch", "plant", "");
+        assertThat(found.missing())
+                .extracting(Findings.Missing::column)
+                .containsExactly("method", "medium", "stuck_on", "stuck");
+        assertThat(found.isGood()).isFalse();
+        assertThatThrownBy(() -> look("history", ""))
+                .isInstanceOf(FileRefused.class)
+                .hasMessageContaining("empty");
+        assertThat(look("history", GOOD.lines().findFirst().orElseThrow()).faults())
                 .singleElement()
                 .satisfies(f -> assertThat(f.fault()).contains("no line after"));
     }
@@ -276,17 +279,17 @@ class RecordsTest {
     @Test
     void looksThatCannotFollowOneAnotherAreNamedWithTheirLine() {
         String falls = GOOD.replace(",17,17,3,", ",17,8,3,");
-        assertThat(preview("history", falls).faults()).singleElement().satisfies(f -> {
+        assertThat(look("history", falls).faults()).singleElement().satisfies(f -> {
             assertThat(f.line()).isEqualTo(4);
             assertThat(f.column()).isEqualTo("ready");
             assertThat(f.fault()).contains("cannot fall from 9 to 8");
         });
         String tooMany = GOOD.replace(",,22,8,", ",,25,8,");
-        assertThat(preview("history", tooMany).faults())
+        assertThat(look("history", tooMany).faults())
                 .singleElement()
                 .satisfies(f -> assertThat(f.fault()).contains("more than the 30 stuck"));
         String differs = GOOD.replace("30,2025-07-05", "31,2025-07-05");
-        assertThat(preview("history", differs).faults()).singleElement().satisfies(f -> {
+        assertThat(look("history", differs).faults()).singleElement().satisfies(f -> {
             assertThat(f.column()).isEqualTo("stuck");
             assertThat(f.fault()).contains("line 5");
         });
@@ -311,22 +314,23 @@ class RecordsTest {
     void piecesThatCannotBeAreRefused() {
         keep("history", GOOD);
         String header = "batch,piece,looked_on,state,side_roots\n";
-        Preview preview = preview(
+        Findings found = look(
                 "pieces",
                 header
                         + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\nA1,1,2025-05-10,asleep,\nA1,2,2025-05-10,none,maybe\n");
-        assertThat(preview.faults()).extracting(InvalidLine::column).containsExactly("state", "side_roots");
+        assertThat(found.faults()).extracting(Findings.Fault::column).containsExactly("state", "side_roots");
 
-        Preview second = preview("pieces", header + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\n");
+        Findings second = look("pieces", header + "A1,21,2025-05-10,none,\nZ9,1,2025-05-10,none,\n");
         assertThat(second.faults())
-                .extracting(InvalidLine::fault)
+                .extracting(Findings.Fault::fault)
                 .anySatisfy(f -> assertThat(f).contains("not in this batch of 20"))
                 .anySatisfy(f -> assertThat(f).contains("No batch “Z9”"));
     }
 
     @Test
     void whatWaitsIsForItsOwnNurseryOnly() {
-        UUID upload = preview("history", GOOD).upload();
+        preview("history", GOOD);
+        UUID upload = waiting;
         UUID other = Nurseries.make(people).id();
 
         assertThatThrownBy(() -> current.workingFor(other, () -> records.keep(upload)))
@@ -343,14 +347,22 @@ class RecordsTest {
                 .single();
     }
 
+    private UUID waiting;
+
+    private Findings look(String kind, String text) {
+        waiting = in(() -> records.receive(kind, "old.csv", text.getBytes(StandardCharsets.UTF_8)));
+        return in(() -> records.look(waiting));
+    }
+
     private Preview preview(String kind, String text) {
-        return in(() -> records.preview(kind, "old.csv", text));
+        Findings found = look(kind, text);
+        assertThat(found.isGood()).isTrue();
+        return found.preview();
     }
 
     private int keep(String kind, String text) {
-        UUID upload = preview(kind, text).upload();
-        assertThat(upload).isNotNull();
-        return in(() -> records.keep(upload));
+        preview(kind, text);
+        return in(() -> records.keep(waiting));
     }
 
     private <T> T in(Supplier<T> work) {
@@ -359,12 +371,12 @@ class RecordsTest {
 
     @Test
     void fewerTakenThanStuckIsNamed() {
-        Preview preview = in(() -> records.preview("history", "few.csv", """
+        Findings found = look("history", """
                 batch,plant,group,method,medium,taken_on,taken,stuck_on,stuck,looked_on,ready,lost
                 B1,Fuchsia,soft,tip cutting,water,2025-04-28,19,2025-05-01,20,2025-05-08,0,0
                 B2,Fuchsia,soft,tip cutting,water,2025-04-28,20,2025-05-01,20,2025-05-08,0,0
-                """));
-        assertThat(preview.faults()).singleElement().satisfies(f -> {
+                """);
+        assertThat(found.faults()).singleElement().satisfies(f -> {
             assertThat(f.line()).isEqualTo(2);
             assertThat(f.column()).isEqualTo("taken");
             assertThat(f.fault()).isEqualTo("19 taken are fewer than 20 stuck.");

@@ -4,7 +4,6 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.demo.DemoNursery;
-import garden.vivarium.app.exchange.Preview;
 import garden.vivarium.app.exchange.Records;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
@@ -13,6 +12,7 @@ import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Locale;
@@ -66,9 +66,11 @@ class PageBench {
         Nurseries.Made nursery = Nurseries.make(people);
         String file = file();
         long start = System.nanoTime();
-        Preview preview = current.workingFor(nursery.id(), () -> records.preview("history", "old.csv", file));
+        UUID id = current.workingFor(
+                nursery.id(), () -> records.receive("history", "old.csv", file.getBytes(StandardCharsets.UTF_8)));
+        current.workingFor(nursery.id(), () -> records.look(id));
         long looked = System.nanoTime();
-        int kept = current.workingFor(nursery.id(), () -> records.keep(preview.upload()));
+        int kept = current.workingFor(nursery.id(), () -> records.keep(id));
         long done = System.nanoTime();
         System.out.printf(
                 Locale.ROOT,

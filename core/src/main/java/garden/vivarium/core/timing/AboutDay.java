@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -35,6 +36,10 @@ public record AboutDay(LocalDate from, LocalDate to) {
     private static final Pattern MONTH =
             Pattern.compile("(?:(early|mid|late|begin|beginning of|middle of|end of) ?-?)?([a-z]+)(?: (\\d{4}))?");
     private static final Pattern FIGURES = Pattern.compile("(\\d{1,2})[./-](\\d{1,2})[./-](\\d{4}|\\d{2})");
+    private static final Pattern NO_YEAR = Pattern.compile("(\\d{1,2})[./-](\\d{1,2})");
+    private static final Pattern SPAN = Pattern.compile("(\\d{4}-\\d{2}-\\d{2})/(\\d{4}-\\d{2}-\\d{2})");
+    private static final Pattern YEAR_FIRST = Pattern.compile("(\\d{4})[./](\\d{1,2})[./](\\d{1,2})");
+    private static final Pattern SHORT_YEAR = Pattern.compile("(.*[a-z]) (\\d{2})");
 
     private static final Map<String, Integer> NUMBERS = Map.ofEntries(
             Map.entry("a", 1),
@@ -96,6 +101,124 @@ public record AboutDay(LocalDate from, LocalDate to) {
                 .or(() -> figures(said))
                 .filter(a -> !a.from().isAfter(today))
                 .map(a -> a.to().isAfter(today) ? new AboutDay(a.from(), today) : a);
+    }
+
+    /**
+     * Reads a day as a notebook or a spreadsheet has it: with its year, or of the year that was said for those without one. Words
+     * that count from the day of writing ("3 weeks ago") say nothing here.
+     *
+     * @param words as written
+     * @param order which comes first in figures as 12/4/2024; where nobody said, only what can be one day is read
+     * @param year of days without one; where nobody said, they are not read
+     * @param today no day may be later, and a span that has begun ends then
+     * @return the span; empty where the words say no day, or one that has not come
+     */
+    public static Optional<AboutDay> written(
+            String words, Optional<DayOrder> order, OptionalInt year, LocalDate today) {
+        String said = plain(words);
+        if (hasNoYear(said)) {
+            if (year.isEmpty()) {
+                return Optional.empty();
+            }
+            said = NO_YEAR.matcher(said).matches() ? said + "/" + year.getAsInt() : said + " " + year.getAsInt();
+        }
+        String dated = said;
+        return span(dated)
+                .or(() -> week(dated, today))
+                .or(() -> dayOfMonth(dated, today))
+                .or(() -> month(dated, today))
+                .or(() -> figures(dated))
+                .or(() -> order.flatMap(o -> inOrder(dated, o)))
+                .filter(a -> !a.from().isAfter(today))
+                .map(a -> a.to().isAfter(today) ? new AboutDay(a.from(), today) : a);
+    }
+
+    /** Whether it is a day in figures that may be two, by which comes first. */
+    public static boolean needsOrder(String words) {
+        String said = plain(words);
+        String dated = NO_YEAR.matcher(said).matches() ? said + "/2000" : said;
+        return figures(dated).isEmpty()
+                && (inOrder(dated, DayOrder.DAY_FIRST).isPresent()
+                        || inOrder(dated, DayOrder.MONTH_FIRST).isPresent());
+    }
+
+    /** Whether it is a day, a week or a month without its year. */
+    public static boolean needsYear(String words) {
+        return hasNoYear(plain(words));
+    }
+
+    private static boolean hasNoYear(String said) {
+        return NO_YEAR.matcher(said).matches()
+                || withoutYear(WEEK, said, 2)
+                || isDayWithoutYear(said)
+                || isMonthWithoutYear(said);
+    }
+
+    private static boolean withoutYear(Pattern pattern, String said, int year) {
+        Matcher m = pattern.matcher(said);
+        return m.matches() && m.group(year) == null;
+    }
+
+    private static boolean isDayWithoutYear(String said) {
+        Matcher number = DAY_OF_MONTH.matcher(said);
+        if (number.matches()) {
+            return number.group(3) == null && named(number.group(2)).isPresent();
+        }
+        Matcher name = MONTH_DAY.matcher(said);
+        return name.matches() && name.group(3) == null && named(name.group(1)).isPresent();
+    }
+
+    private static boolean isMonthWithoutYear(String said) {
+        return withoutYear(MONTH, said, 3)
+                && MONTH.matcher(said).results().anyMatch(r -> named(r.group(2)).isPresent());
+    }
+
+    /** In small letters, without the weekday, with blanks between words and figures, and whole years after words. */
+    private static String plain(String words) {
+        String said = words.strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\s+", " ")
+                .replaceFirst("^(mon|tue|wed|thu|fri|sat|sun)[a-z]*[,.]? (?=.*\\d)", "")
+                .replaceAll("(?<=[a-z])[-./](?=\\d)|(?<=\\d)[-./](?=[a-z])", " ")
+                .replaceFirst("^(wk|week|w) ?(\\d{1,2})[/-](?=\\d{4}$)", "$1 $2 ");
+        Matcher shortYear = SHORT_YEAR.matcher(said);
+        boolean isYear = shortYear.matches()
+                && !said.startsWith("w")
+                && (shortYear.group(1).matches("\\d.*") || Integer.parseInt(shortYear.group(2)) > 12);
+        return isYear ? shortYear.group(1) + " 20" + shortYear.group(2) : said;
+    }
+
+    private static Optional<AboutDay> span(String said) {
+        Matcher m = SPAN.matcher(said);
+        try {
+            if (m.matches()) {
+                LocalDate from = LocalDate.parse(m.group(1));
+                LocalDate to = LocalDate.parse(m.group(2));
+                return to.isBefore(from) ? Optional.empty() : Optional.of(new AboutDay(from, to));
+            }
+            m = YEAR_FIRST.matcher(said);
+            return m.matches()
+                    ? Optional.of(of(LocalDate.of(
+                            Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2)), Integer.parseInt(m.group(3)))))
+                    : iso(said);
+        } catch (DateTimeException noSuchDay) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<AboutDay> inOrder(String said, DayOrder order) {
+        Matcher m = FIGURES.matcher(said);
+        if (!m.matches()) {
+            return Optional.empty();
+        }
+        int day = Integer.parseInt(m.group(order == DayOrder.DAY_FIRST ? 1 : 2));
+        int month = Integer.parseInt(m.group(order == DayOrder.DAY_FIRST ? 2 : 1));
+        int year = Integer.parseInt(m.group(3).length() == 2 ? "20" + m.group(3) : m.group(3));
+        try {
+            return Optional.of(of(LocalDate.of(year, month, day)));
+        } catch (DateTimeException noSuchDay) {
+            return Optional.empty();
+        }
     }
 
     private static Optional<AboutDay> iso(String said) {

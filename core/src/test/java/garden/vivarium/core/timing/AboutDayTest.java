@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -84,5 +87,34 @@ class AboutDayTest {
         assertThat(two.middle()).isEqualTo(TODAY.minusDays(1));
         assertThat(two.giveOrTake()).as("no day of the span is left out").isEqualTo(1);
         assertThatThrownBy(() -> new AboutDay(TODAY, TODAY.minusDays(1))).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @ParameterizedTest(name = "{0} {1} {2}")
+    @CsvFileSource(resources = "/words/days.csv", useHeadersInDisplayName = false, numLinesToSkip = 1)
+    void aDayInANotebookIsReadByTheHabitsOfItsWriter(
+            String typed, DayOrder order, Integer year, LocalDate from, LocalDate to) {
+        LocalDate today = LocalDate.of(2026, 11, 26);
+
+        assertThat(AboutDay.written(
+                        typed,
+                        Optional.ofNullable(order),
+                        year == null ? OptionalInt.empty() : OptionalInt.of(year),
+                        today))
+                .isEqualTo(Optional.ofNullable(from).map(f -> new AboutDay(f, to)));
+    }
+
+    @Test
+    void whatMayBeTwoDaysOrOfAnyYearSaysSo() {
+        assertThat(AboutDay.needsOrder("12/4/2024")).isTrue();
+        assertThat(AboutDay.needsOrder("12/4")).isTrue();
+        assertThat(AboutDay.needsOrder("25/4/2024")).isFalse();
+        assertThat(AboutDay.needsOrder("4/4/2024")).isFalse();
+        assertThat(AboutDay.needsOrder("2024-04-12")).isFalse();
+        assertThat(AboutDay.needsYear("wk 23")).isTrue();
+        assertThat(AboutDay.needsYear("12 April")).isTrue();
+        assertThat(AboutDay.needsYear("12/4")).isTrue();
+        assertThat(AboutDay.needsYear("June 2025")).isFalse();
+        assertThat(AboutDay.needsYear("12/4/24")).isFalse();
+        assertThat(AboutDay.needsYear("bark")).isFalse();
     }
 }

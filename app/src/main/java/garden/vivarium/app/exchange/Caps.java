@@ -1,0 +1,26 @@
+package garden.vivarium.app.exchange;
+
+/** How much of a file is read at most. What is beyond is refused with a word, before it costs anything. */
+final class Caps {
+
+    /** Lines below the header. */
+    static final int LINES = 20_000;
+
+    static final int COLUMNS = 60;
+    /** Characters of a cell. */
+    static final int CELL = 2_000;
+    /** Looks at one batch. */
+    static final int LOOKS = 200;
+    /** Faults that are noted; more say nothing new. */
+    static final int FAULTS = 500;
+    /** Faults that are shown at once. */
+    static final int SHOWN = 40;
+    /** Different words of one column that are asked about. */
+    static final int WORDS = 300;
+    /** Files within a spreadsheet. */
+    static final int ENTRIES = 200;
+    /** Bytes of a spreadsheet when unpacked. */
+    static final long UNPACKED = 60_000_000;
+
+    private Caps() {}
+}
