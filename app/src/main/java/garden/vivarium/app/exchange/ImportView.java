@@ -27,11 +27,11 @@ record ImportView(
     /** When it was brought in, and when it last changed. */
     record Times(Instant madeAt, Instant changedAt) {}
 
-    Instant changedAt() {
+    public Instant changedAt() {
         return times.changedAt();
     }
 
-    boolean isBusy() {
+    public boolean isBusy() {
         return state.isBusy();
     }
 }

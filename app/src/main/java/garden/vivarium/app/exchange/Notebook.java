@@ -58,9 +58,7 @@ final class Notebook {
     /** Reads a file by what is known of it so far. */
     static Notebook read(Table table, List<Column> columns, Choices choices, WordBook book, LocalDate today) {
         Notebook notebook = new Notebook(table, columns, choices, book, today);
-        if (notebook.missing().stream().allMatch(m -> m.same() != null)) {
-            notebook.takeLines();
-        }
+        notebook.takeLines(notebook.missing().stream().allMatch(m -> m.same() != null));
         return notebook;
     }
 
@@ -141,12 +139,13 @@ final class Notebook {
         return same == null || same.isBlank() ? null : same.strip();
     }
 
-    private void takeLines() {
+    /** What is asked of days and words is asked at once, though columns may still be missing. */
+    private void takeLines(boolean complete) {
         for (Table.Row row : table.rows()) {
             if (choices.leftOut().contains(row.number())) {
                 continue;
             }
-            if (row.cells().size() > table.headers().size()) {
+            if (complete && row.cells().size() > table.headers().size()) {
                 csv.fault(
                         row.number(),
                         "—",
@@ -165,7 +164,7 @@ final class Notebook {
                 values.put(column.name(), means.orElse(""));
             }
             leftByWord += left ? 1 : 0;
-            if (!open && !left) {
+            if (complete && !open && !left) {
                 csv.line(row.number(), values);
             }
         }

@@ -73,6 +73,7 @@ class RecordsController {
         model.addAttribute("file", file);
         RecordKind kind = records.kind(file.kind());
         model.addAttribute("kind", kind);
+        model.addAttribute("f", file.findings());
         if (!file.isBusy() && file.findings() != null) {
             model.addAttribute("choices", choices(file.findings(), kind.columns()));
         }

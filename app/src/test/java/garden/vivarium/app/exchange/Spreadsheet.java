@@ -14,12 +14,12 @@ import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
 
 /** Makes spreadsheets for tests, good ones and others. */
-final class Spreadsheet {
+public final class Spreadsheet {
 
     private Spreadsheet() {}
 
     /** An .xlsx of these rows: days as days, numbers as numbers. */
-    static byte[] xlsx(Object[]... rows) {
+    public static byte[] xlsx(Object[]... rows) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (Workbook book = new Workbook(bytes, "Test", "1.0")) {
             Worksheet sheet = book.newWorksheet("Notes");

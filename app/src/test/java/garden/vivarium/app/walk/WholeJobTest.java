@@ -193,8 +193,8 @@ class WholeJobTest extends AtThePages {
         browser.open("/records");
         browser.upload("file", bad);
         browser.press("main button.main");
-        browser.untilText("h2", "1 line is wrong; nothing is kept");
-        assertThat(browser.text("#bad-lines tbody")).contains("2 medium “mud” is no medium of the guide.");
+        browser.untilText("main", "One word is asked about.");
+        assertThat(browser.text("main table")).contains("mud", "Medium");
 
         StringBuilder good =
                 new StringBuilder("batch,plant,group,method,medium,treatment,stuck_on,stuck,looked_on,ready,lost\n");
@@ -208,10 +208,11 @@ class WholeJobTest extends AtThePages {
         browser.open("/records");
         browser.upload("file", Files.writeString(folder.resolve("good.csv"), good));
         browser.press("main button.main");
-        browser.untilText("h2", "Would make 8 batches");
-        assertThat(browser.text("main table")).contains("old-0", "14 ready, 6 lost by Mon 10 Feb 2025");
-        browser.press("main button.main");
-        browser.untilText(".said", "16 readings");
+        browser.untilText("main", "Would make 8 batches");
+        assertThat(browser.text("section[aria-label='What it would do'] table"))
+                .contains("old-0", "14 ready, 6 lost by Mon 10 Feb 2025");
+        browser.press("section[aria-label='What it would do'] button.main");
+        browser.untilText(".said", "16 entries");
     }
 
     @Test
