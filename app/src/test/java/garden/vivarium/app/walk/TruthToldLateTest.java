@@ -88,7 +88,7 @@ class TruthToldLateTest extends AtThePages {
         browser.follow("Correct");
         browser.type("stuckOn", TODAY.minusDays(18).toString());
         browser.type("stuck", "11");
-        browser.choose("medium", "perlite");
+        browser.type("medium", "perlite");
         browser.type("why", "the label was read wrong");
         browser.press("main form.fields button.main");
 
@@ -163,6 +163,31 @@ class TruthToldLateTest extends AtThePages {
         assertThat(now.counts().lost()).isEqualTo(3);
         assertThat(now.moved()).isEqualTo(5);
         assertThat(browser.barriers()).isEmpty();
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void aMediumOfOnesOwnIsNamedOnceAndCallusOnTheSameDayIsAskedAbout() {
+        browser.open("/stands");
+        browser.type("plant", fuchsia.code());
+        browser.type("pieces", "12");
+        browser.type("when", "3w");
+        browser.type("place", "Sill");
+        browser.type("medium", "kelp char");
+        browser.press("main button.main");
+        browser.untilText("#medium-error", "say below that it is a medium of your own");
+        browser.press("#ownMedium");
+        browser.press("main button.main");
+        browser.untilText("section[aria-labelledby=written]", "kelp char");
+
+        browser.press("section[aria-labelledby=written] tbody a[href$='/correct']");
+        browser.type("treatment", "callus");
+        browser.press("main form:not([action$='withdraw']) button.main");
+        browser.untilText("[id='done.sameDay-error']", "stuck on the day they were cut");
+        browser.press("#sameDay");
+        browser.type("medium", "half bark, half gravel");
+        browser.press("main form:not([action$='withdraw']) button.main");
+        browser.untilText("main", "1 bark + 1 coarse grit, callus");
         assertThat(browser.complaints()).isEmpty();
     }
 }
