@@ -68,12 +68,14 @@ class Batch extends NurseryRow {
     private int lostReady;
     private int moved;
     private int settled;
+    private int sentReady;
     private int youngPlants;
     private LocalDate lastLook;
     private LocalDate lastKnowingLook;
     private LocalDate earliestReady;
     private int firmPending;
     private LocalDate closedOn;
+    private UUID together;
     private int changes;
     private Instant withdrawnAt;
     private String withdrawnBy;
@@ -159,6 +161,41 @@ class Batch extends NurseryRow {
         moved += pieces;
         youngPlants += makingPlants;
         changes++;
+    }
+
+    /** Ready pieces left for elsewhere. */
+    void sentReady(int pieces) {
+        sentReady += pieces;
+        moved(pieces, 0);
+    }
+
+    /** It stands in another place. */
+    void carried(UUID place) {
+        placeId = place;
+        changes++;
+    }
+
+    /** Something beside its counts has changed. */
+    void touched() {
+        changes++;
+    }
+
+    /** It shares a vessel with another, and with all that share that. */
+    void standsWith(Batch other) {
+        UUID one = other.together != null ? other.together : together != null ? together : getId();
+        together = one;
+        other.together = one;
+        changes++;
+        other.changes++;
+    }
+
+    void standsAlone() {
+        together = null;
+        changes++;
+    }
+
+    UUID together() {
+        return together;
     }
 
     /** It never was; {@code each} is null where nothing that was cut for it was taken back. */
@@ -262,6 +299,7 @@ class Batch extends NurseryRow {
                 new Progress(
                         new Counts(pieces, firstSign, ready, lost, sent, lostReady),
                         moved,
+                        sentReady,
                         youngPlants,
                         settled,
                         new Progress.Seen(lastLook, lastKnowingLook, earliestReady, firmPending),

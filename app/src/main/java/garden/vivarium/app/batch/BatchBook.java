@@ -116,6 +116,7 @@ public class BatchBook {
         return ids.isEmpty()
                 ? Map.of()
                 : pottings.findByBatchIdInOrderByMovedOn(ids).stream()
+                        .filter(p -> !p.isAway())
                         .map(Potting::view)
                         .collect(Collectors.groupingBy(PottingView::batchId));
     }

@@ -55,6 +55,8 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         long getBatches();
     }
 
+    List<Batch> findByTogether(UUID together);
+
     Optional<Batch> findByOriginOldCode(String oldCode);
 
     List<Batch> findByOriginOldCodeIn(Collection<String> oldCodes);

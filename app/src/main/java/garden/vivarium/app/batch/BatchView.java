@@ -157,9 +157,14 @@ public record BatchView(
         return Math.max(0, counts().ready() - counts().lostReady() - moved());
     }
 
-    /** Pieces that were moved and are not lost since: lost wins over moved, so that every piece is counted once. */
+    /** Pieces that were moved on here and are not lost since: lost wins over moved, so that every piece is counted once. */
     public int movedNow() {
-        return Math.min(moved(), Math.max(0, counts().ready() - counts().lostReady()));
+        return Math.max(0, Math.min(moved(), counts().ready() - counts().lostReady()) - progress.sentReady());
+    }
+
+    /** Pieces that were sent away, rooted or not. */
+    public int sentAway() {
+        return counts().sent() + progress.sentReady();
     }
 
     /** Whether it was planted asleep and has not woken, so that no day is counted yet. */

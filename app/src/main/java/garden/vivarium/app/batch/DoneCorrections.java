@@ -162,6 +162,7 @@ public class DoneCorrections {
             String code, UUID pottingId, LocalDate day, int pieces, int youngPlants, Integer settled, String why) {
         Batch batch = batch(code);
         Potting potting = pottings.findById(pottingId)
+                .filter(p -> !p.isAway())
                 .filter(p -> p.view().batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such move"));
         PottingView was = potting.view();

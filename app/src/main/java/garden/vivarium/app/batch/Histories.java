@@ -242,7 +242,10 @@ class Histories {
                 .toList();
         return new WayBatch.Moved(
                 asked.stream().mapToInt(PottingView::settled).sum(),
-                asked.stream().mapToInt(PottingView::youngPlants).sum());
+                // What left before anybody saw whether it settles tells nothing of settling.
+                asked.stream()
+                        .mapToInt(p -> p.youngPlants() - p.lost().sentUnsettled())
+                        .sum());
     }
 
     /** What was known of stuck batches by each of their looks, read at once. */

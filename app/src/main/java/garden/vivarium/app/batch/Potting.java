@@ -21,6 +21,9 @@ class Potting extends NurseryRow {
     private LocalDate settledOn;
     private int lostUnsettled;
     private int lostSettled;
+    private boolean away;
+    private int sentUnsettled;
+    private int sentSettled;
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(20)")
@@ -33,6 +36,19 @@ class Potting extends NurseryRow {
         this.movedOn = movedOn;
         this.pieces = pieces;
         this.youngPlants = youngPlants;
+    }
+
+    /** Ready pieces that left for elsewhere. */
+    static Potting away(UUID batchId, LocalDate day, int pieces) {
+        Potting leaving = new Potting(batchId, day, pieces, 0);
+        leaving.away = true;
+        leaving.settle(0, day);
+        return leaving;
+    }
+
+    /** Whether its pieces left for elsewhere instead of going into pots here. */
+    boolean isAway() {
+        return away;
     }
 
     void settle(int howMany, LocalDate day) {
@@ -59,9 +75,18 @@ class Potting extends NurseryRow {
         lostCause = cause;
     }
 
+    /** Young plants were sent away: those that had not settled are judged by nobody. */
+    void send(int howMany) {
+        if (settled == null) {
+            sentUnsettled += howMany;
+        } else {
+            sentSettled += howMany;
+        }
+    }
+
     /** Young plants of it that stand, settled or not. */
     int standing() {
-        return settled == null ? youngPlants - lostUnsettled : settled - lostSettled;
+        return settled == null ? youngPlants - lostUnsettled - sentUnsettled : settled - lostSettled - sentSettled;
     }
 
     PottingView view() {
@@ -73,6 +98,6 @@ class Potting extends NurseryRow {
                 youngPlants,
                 settled,
                 settledOn,
-                new PottingView.Lost(lostUnsettled, lostSettled, lostCause));
+                new PottingView.Left(lostUnsettled, lostSettled, lostCause, sentUnsettled, sentSettled));
     }
 }

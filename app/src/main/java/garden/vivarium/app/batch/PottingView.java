@@ -7,7 +7,7 @@ import java.util.UUID;
 /**
  * Pieces moved on; {@code settled} is null until somebody has looked.
  *
- * @param lost young plants lost in their pots since
+ * @param lost young plants that left their pots since
  */
 public record PottingView(
         UUID id,
@@ -17,19 +17,26 @@ public record PottingView(
         int youngPlants,
         Integer settled,
         LocalDate settledOn,
-        Lost lost) {
+        Left lost) {
 
-    /** Young plants lost before and after they had settled, and of what they were lost last, or null. */
-    public record Lost(int unsettled, int settled, LossCause cause) {
+    /**
+     * Young plants that left their pots, before and after they had settled: lost, and of what last (or null), and sent away.
+     */
+    public record Left(int unsettled, int settled, LossCause cause, int sentUnsettled, int sentSettled) {
 
-        /** All of them. */
+        /** All that were lost. */
         public int all() {
             return unsettled + settled;
+        }
+
+        /** All that were sent away. */
+        public int sent() {
+            return sentUnsettled + sentSettled;
         }
     }
 
     /** Young plants that may still be said to have settled. */
     public int maySettle() {
-        return youngPlants - lost.unsettled();
+        return youngPlants - lost.unsettled() - lost.sentUnsettled();
     }
 }

@@ -7,13 +7,15 @@ import java.time.LocalDate;
  * How a batch stands by all that was seen and done.
  *
  * @param counts of its pieces
- * @param moved ready pieces that have been moved on
+ * @param moved ready pieces that have been moved on or sent away
+ * @param sentReady those of them that were sent away
  * @param youngPlants young plants that they made
  * @param settled young plants that have settled
  * @param seen what its looks tell of when
  * @param closedOn day on which nothing more could come of it, or null
  */
-public record Progress(Counts counts, int moved, int youngPlants, int settled, Seen seen, LocalDate closedOn) {
+public record Progress(
+        Counts counts, int moved, int sentReady, int youngPlants, int settled, Seen seen, LocalDate closedOn) {
 
     /**
      * What looks tell of when.

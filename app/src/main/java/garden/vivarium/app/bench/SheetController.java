@@ -3,6 +3,9 @@ package garden.vivarium.app.bench;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Departures;
+import garden.vivarium.app.batch.SentState;
+import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.stock.Stock;
@@ -24,6 +27,8 @@ class SheetController {
     private final BatchBook book;
     private final Stock stock;
     private final BatchCorrections corrections;
+    private final Whereabouts whereabouts;
+    private final Departures departures;
     private final CareBook care;
     private final Guide guide;
 
@@ -33,6 +38,8 @@ class SheetController {
             BatchBook book,
             Stock stock,
             BatchCorrections corrections,
+            Whereabouts whereabouts,
+            Departures departures,
             CareBook care,
             Guide guide) {
         this.benches = benches;
@@ -40,6 +47,8 @@ class SheetController {
         this.book = book;
         this.stock = stock;
         this.corrections = corrections;
+        this.whereabouts = whereabouts;
+        this.departures = departures;
         this.care = care;
         this.guide = guide;
     }
@@ -71,6 +80,11 @@ class SheetController {
         model.addAttribute("care", care.of(sheet.batch().id()));
         model.addAttribute("from", from(sheet.batch()).orElse(null));
         model.addAttribute("causes", LossCause.values());
+        model.addAttribute("stands", whereabouts.of(sheet.batch().id()));
+        model.addAttribute("with", whereabouts.with(code));
+        model.addAttribute("sent", departures.of(sheet.batch().id()));
+        model.addAttribute("sentStates", SentState.values());
+        model.addAttribute("places", stock.places());
         model.addAttribute("corrected", corrections.of(sheet.batch().id()));
         return "bench/sheet";
     }

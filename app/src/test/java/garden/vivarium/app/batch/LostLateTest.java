@@ -70,7 +70,7 @@ class LostLateTest extends AtANursery {
         assertThat(now.settled()).as("stand settled now").isEqualTo(14);
         PottingView view = in(() -> book.pottings(batch.id())).get(0);
         assertThat(view.settled()).as("had settled").isEqualTo(16);
-        assertThat(view.lost()).isEqualTo(new PottingView.Lost(3, 2, LossCause.PEST));
+        assertThat(view.lost()).isEqualTo(new PottingView.Left(3, 2, LossCause.PEST, 0, 0));
         WayBatch told = in(() -> evidence.record().ways().get(now.way())).get(0);
         assertThat(told.moved()).isEqualTo(new WayBatch.Moved(16, 20));
         assertThat(told.ready().total(Outcome.REACHED)).isEqualTo(20);

@@ -214,7 +214,7 @@ class TaskFinderTest {
                 b.vessel(),
                 b.material(),
                 b.guess(),
-                new Progress(b.counts(), 0, 0, 0, new Progress.Seen(day, day, day, 0), null),
+                new Progress(b.counts(), 0, 0, 0, 0, new Progress.Seen(day, day, day, 0), null),
                 1);
     }
 
@@ -261,7 +261,7 @@ class TaskFinderTest {
                 new Vessel(4, 6, null, 3),
                 Material.UNKNOWN,
                 Guess.NONE,
-                new Progress(counts, moved, moved, 0, new Progress.Seen(lastLook, lastLook, null, firm), null),
+                new Progress(counts, moved, 0, moved, 0, new Progress.Seen(lastLook, lastLook, null, firm), null),
                 1);
     }
 }

@@ -1,0 +1,10 @@
+package garden.vivarium.app.batch;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface BatchStandRepository extends JpaRepository<BatchStand, UUID> {
+
+    List<BatchStand> findByBatchIdOrderBySinceDesc(UUID batchId);
+}

@@ -1,0 +1,82 @@
+package garden.vivarium.app.bench;
+
+import garden.vivarium.app.batch.Departures;
+import garden.vivarium.app.batch.SentState;
+import garden.vivarium.app.batch.Whereabouts;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Where a batch stands, whole or in part, and what of it leaves. */
+@Controller
+class WhereController {
+
+    private final Whereabouts whereabouts;
+    private final Departures departures;
+    private final Today today;
+
+    WhereController(Whereabouts whereabouts, Departures departures, Today today) {
+        this.whereabouts = whereabouts;
+        this.departures = departures;
+        this.today = today;
+    }
+
+    @PostMapping("/batches/{code}/carry")
+    String carry(
+            @PathVariable String code,
+            @RequestParam(required = false) String place,
+            @RequestParam LocalDate day,
+            @RequestParam(required = false) Integer pieces,
+            @RequestParam(required = false) String cells,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            whereabouts.carry(code, day, place, pieces, cells);
+            return Messages.text("WhereController.carried", "pieces", pieces == null ? 0 : pieces, "place", place);
+        });
+    }
+
+    @PostMapping("/batches/{code}/rejoin")
+    String rejoin(@PathVariable String code, @RequestParam UUID part, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            whereabouts.rejoin(code, part, today.date());
+            return "They stand with the rest again.";
+        });
+    }
+
+    @PostMapping("/batches/{code}/together")
+    String together(@PathVariable String code, @RequestParam(required = false) String other, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            whereabouts.together(code, other);
+            return "They share a vessel; each keeps its label and its counts.";
+        });
+    }
+
+    @PostMapping("/batches/{code}/apart")
+    String apart(@PathVariable String code, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            whereabouts.apart(code);
+            return "It stands alone again.";
+        });
+    }
+
+    @PostMapping("/batches/{code}/send")
+    String send(
+            @PathVariable String code,
+            @RequestParam LocalDate sentOn,
+            @RequestParam int pieces,
+            @RequestParam SentState state,
+            @RequestParam(required = false) String toWhom,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            departures.send(code, sentOn, pieces, state, toWhom);
+            return Messages.text("WhereController.sent", "pieces", pieces);
+        });
+    }
+}

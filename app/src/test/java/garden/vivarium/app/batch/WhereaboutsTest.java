@@ -1,0 +1,151 @@
+package garden.vivarium.app.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.timing.LookKind;
+import java.util.Random;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Batches that are carried about, split, put together, and sent away in part: one batch in the statistics, every piece in one state. */
+class WhereaboutsTest extends AtANursery {
+
+    @Autowired
+    private Whereabouts whereabouts;
+
+    @Autowired
+    private Departures departures;
+
+    private String code;
+
+    @BeforeEach
+    void aTray() {
+        code = in(() -> Growing.tray(batches, guide, fuchsia, 4, 6, TODAY.minusDays(20)))
+                .code();
+        in(() -> batches.look(code, Growing.count(TODAY.minusDays(5), 10, 2)));
+    }
+
+    private BatchView batch() {
+        return in(() -> batches.find(code));
+    }
+
+    private static int all(BatchView b) {
+        Counts c = b.counts();
+        return c.pending() + b.readyToMove() + b.movedNow() + c.lost() + c.lostReady() + b.sentAway();
+    }
+
+    @Test
+    void someOfItStandsElsewhereAndItIsOneBatchStill() {
+        in(() -> whereabouts.carry(code, TODAY.minusDays(1), "Warm bench", 8, "row A"));
+
+        assertThat(in(() -> whereabouts.of(batch().id()))).singleElement().satisfies(s -> {
+            assertThat(s.isPart()).isTrue();
+            assertThat(s.place()).isEqualTo("Warm bench");
+        });
+        assertThatThrownBy(() -> in(() -> whereabouts.carry(code, TODAY, "Cold bench", 15, null)))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("14 pieces stand with the rest");
+        in(() -> batches.look(code, Growing.count(TODAY, 14, 2)));
+        assertThat(in(() -> evidence.record().of(batch().way())))
+                .singleElement()
+                .satisfies(b -> {
+                    assertThat(b.stuck()).isEqualTo(24);
+                    assertThat(b.kept()).isEqualTo(14);
+                });
+
+        in(() -> whereabouts.rejoin(
+                code, in(() -> whereabouts.of(batch().id())).get(0).id(), TODAY));
+        assertThat(in(() -> whereabouts.of(batch().id()))).noneMatch(StandView::isPart);
+        in(() -> whereabouts.carry(code, TODAY, "Warm bench", null, null));
+        assertThat(batch().placeId())
+                .isEqualTo(in(() -> stock.placeNamed("Warm bench", null)).id());
+    }
+
+    @Test
+    void remnantsOfOnePlantShareAVesselAndKeepTheirLabels() {
+        String other = in(() -> Growing.tray(batches, guide, fuchsia, 2, 6, TODAY.minusDays(18)))
+                .code();
+        in(() -> whereabouts.together(code, other));
+
+        assertThat(in(() -> whereabouts.with(code))).containsExactly(other);
+        assertThat(in(() -> whereabouts.with(other))).containsExactly(code);
+        in(() -> whereabouts.apart(other));
+        assertThat(in(() -> whereabouts.with(code))).isEmpty();
+        assertThatThrownBy(() -> in(() -> whereabouts.together(code, "99w01-Z")))
+                .hasMessageContaining("No batch has the label code");
+    }
+
+    @Test
+    void whatIsSentAwayLeavesInTheStateItHad() {
+        in(() -> departures.send(code, TODAY, 3, SentState.UNROOTED, "Gull Rock Gardens"));
+        in(() -> departures.send(code, TODAY, 4, SentState.READY, "a neighbour"));
+        in(() -> batches.move(code, TODAY, 5, 5));
+        in(() -> departures.send(code, TODAY, 2, SentState.POTTED, ""));
+
+        BatchView b = batch();
+        assertThat(b.sentAway()).isEqualTo(7);
+        assertThat(b.movedNow()).isEqualTo(5);
+        assertThat(b.readyToMove()).isEqualTo(1);
+        assertThat(all(b)).isEqualTo(24);
+        assertThat(in(() -> book.pottings(b.id())))
+                .singleElement()
+                .satisfies(p -> assertThat(p.maySettle()).isEqualTo(3));
+        WayBatch told = in(() -> evidence.record().of(b.way())).get(0);
+        assertThat(told.kept()).as("what left rooted has rooted").isEqualTo(10);
+        assertThatThrownBy(() -> in(() -> departures.send(code, TODAY, 2, SentState.READY, "")))
+                .hasMessageContaining("1 stands here that is rooted");
+        assertThat(in(() -> departures.of(b.id()))).hasSize(3);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+    void everyPieceIsInOneStateWhateverHappens(long seed) {
+        Random random = new Random(seed);
+        for (int step = 0; step < 14; step++) {
+            BatchView b = batch();
+            int able = b.readyToMove();
+            switch (random.nextInt(5)) {
+                case 0 -> {
+                    if (b.counts().pending() > 0) {
+                        in(() -> departures.send(code, TODAY, 1, SentState.UNROOTED, "x"));
+                    }
+                }
+                case 1 -> {
+                    if (able > 0) {
+                        in(() -> departures.send(code, TODAY, 1 + random.nextInt(able), SentState.READY, "x"));
+                    }
+                }
+                case 2 -> {
+                    if (able > 0) {
+                        int n = 1 + random.nextInt(able);
+                        in(() -> batches.move(code, TODAY, n, n));
+                    }
+                }
+                case 3 -> in(() -> whereabouts.carry(code, TODAY, "Place " + random.nextInt(3), null, null));
+                default -> {
+                    Counts c = b.counts();
+                    int more = c.pending() == 0 ? 0 : random.nextInt(c.pending() + 1);
+                    in(() -> batches.look(
+                            code,
+                            LookCommand.ofCounts(
+                                    UUID.randomUUID(),
+                                    TODAY,
+                                    LookKind.LIFTED,
+                                    new LookCommand.Counted(null, c.ready() + more, c.lost(), c.sent(), null),
+                                    null,
+                                    null)));
+                }
+            }
+            assertThat(all(batch())).as("after step %d", step).isEqualTo(24);
+        }
+    }
+}
