@@ -13,6 +13,7 @@ const starts = {
   "[data-start-or-take]": () => import("./start-or-take.js"),
   "[data-build-up]": () => import("./build-up.js"),
   "[data-find]": () => import("./find.js"),
+  "[data-zone]": () => import("./zone.js"),
   "[data-progress]": () => import("./progress.js"),
   "[data-shows]": () => import("./shows.js"),
 };

@@ -96,8 +96,8 @@ class CorrectController {
                 plant(form, was),
                 stock.placeNamed(form.stands().place(), Climate.HEATED).id(),
                 protocol(form),
-                own.medium("medium", form.done().medium(), form.done().ownMedium()));
-        if (now.done().contradicts(now.taking()) && !form.done().sameDay()) {
+                own.medium("medium", form.done().medium(), form.done().isOwnMedium()));
+        if (now.done().contradicts(now.taking()) && !form.done().isSameDay()) {
             throw new InvalidField("sameDay", Messages.text("Sticking.callus.same.day"));
         }
         return now;

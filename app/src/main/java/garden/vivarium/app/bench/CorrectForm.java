@@ -69,15 +69,24 @@ record CorrectForm(
             @Size(max = 80, message = "Shorten the medium to 80 characters.")
             String medium,
 
-            boolean ownMedium,
+            Boolean ownMedium,
 
             @Size(max = 300, message = "Shorten the treatments to 300 characters.")
             String treatment,
 
-            boolean sameDay,
+            Boolean sameDay,
 
             @Size(max = 300, message = "Shorten it to 300 characters.")
-            String instead) {}
+            String instead) {
+
+        boolean isOwnMedium() {
+            return Boolean.TRUE.equals(ownMedium);
+        }
+
+        boolean isSameDay() {
+            return Boolean.TRUE.equals(sameDay);
+        }
+    }
 
     /** What it stands in. */
     record Tray(

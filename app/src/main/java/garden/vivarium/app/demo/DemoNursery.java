@@ -84,6 +84,15 @@ public class DemoNursery {
                 SIGN_IN,
                 "Wren",
                 PASSWORD));
+        nursery.workingFor(id, () -> {
+            people.settleIn();
+            return null;
+        });
+        fill(id);
+    }
+
+    /** Fills a nursery that holds nothing. */
+    public synchronized void fill(UUID id) {
         nursery.workingFor(
                 id,
                 () -> transaction.execute(status -> {

@@ -70,7 +70,7 @@ class Standing {
         }
         Optional<StockPlantView> from = stock.named(form.plant().strip());
         PlantView plant = from.map(StockPlantView::plant).orElseGet(() -> plant(form));
-        Optional<String> said = known(form.medium()).map(m -> own.medium("medium", m, form.ownMedium()));
+        Optional<String> said = known(form.medium()).map(m -> own.medium("medium", m, form.isOwnMedium()));
         Optional<Protocol> protocol = protocol(form, said, plant);
         String method = protocol.map(Protocol::method).orElseGet(() -> method(form, plant));
         String medium = said.or(() -> protocol.map(Protocol::medium))

@@ -44,7 +44,7 @@ record StandsForm(
         @Size(max = 80, message = "Shorten the medium to 80 characters.")
         String medium,
 
-        boolean ownMedium,
+        Boolean ownMedium,
 
         @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
         String place)
@@ -55,6 +55,11 @@ record StandsForm(
     /** What the next one has most likely in common with this one. */
     StandsForm next() {
         return new StandsForm(null, null, when, null, null, null, method, medium, ownMedium, place);
+    }
+
+    /** Whether it was said that the medium is one of their own. */
+    boolean isOwnMedium() {
+        return Boolean.TRUE.equals(ownMedium);
     }
 
     int lostOrNone() {

@@ -59,7 +59,7 @@ class FirstStartController {
                 request.login(form.signIn(), form.password());
                 // What was known of the session before must be worth nothing after.
                 request.changeSessionId();
-                return "redirect:/stock";
+                return "redirect:/welcome";
             } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             } catch (DateTimeException e) {

@@ -26,6 +26,8 @@ class Nursery {
     private Hemisphere hemisphere;
 
     private String currency;
+    private boolean sample;
+    private boolean settledIn = true;
     private Instant createdAt;
 
     protected Nursery() {}
@@ -44,6 +46,39 @@ class Nursery {
 
     String name() {
         return name;
+    }
+
+    String zone() {
+        return zone;
+    }
+
+    boolean isSample() {
+        return sample;
+    }
+
+    /** It is one to look at, and to be thrown away. */
+    void isASample() {
+        sample = true;
+    }
+
+    /** Its first steps are still to be gone. */
+    void isNew() {
+        settledIn = false;
+    }
+
+    boolean hasSettledIn() {
+        return settledIn;
+    }
+
+    /** Its first steps are gone, or left out. */
+    void settleIn() {
+        settledIn = true;
+    }
+
+    /** Where it is. */
+    void isAt(String inZone, Hemisphere half) {
+        zone = inZone;
+        hemisphere = half;
     }
 
     Hemisphere hemisphere() {

@@ -4,8 +4,10 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Role;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Locale;
 import java.util.Map;
@@ -25,24 +27,30 @@ public class People {
 
     private final NurseryRepository nurseries;
     private final PersonRepository people;
+    private final MembershipRepository memberships;
     private final PasswordEncoder passwords;
     private final CurrentNursery current;
     private final Money money;
+    private final Today facts;
     private final Clock clock;
     private final Map<UUID, Hemisphere> hemispheres = new ConcurrentHashMap<>();
 
     People(
             NurseryRepository nurseries,
             PersonRepository people,
+            MembershipRepository memberships,
             PasswordEncoder passwords,
             CurrentNursery current,
             Money money,
+            Today facts,
             Clock clock) {
         this.nurseries = nurseries;
         this.people = people;
+        this.memberships = memberships;
         this.passwords = passwords;
         this.current = current;
         this.money = money;
+        this.facts = facts;
         this.clock = clock;
     }
 
@@ -63,11 +71,13 @@ public class People {
         String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
         refuse(signIn, wanted.password());
         UUID id = UUID.randomUUID();
-        nurseries.saveAndFlush(
-                new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant()));
+        Nursery opened = new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant());
+        opened.isNew();
+        nurseries.saveAndFlush(opened);
         money.keepIn(id, wanted.currency());
-        people.save(new Person(
-                id, signIn, wanted.name(), passwords.encode(wanted.password()), Role.OWNER, clock.instant()));
+        Person owner = people.save(
+                new Person(id, signIn, wanted.name(), passwords.encode(wanted.password()), clock.instant()));
+        memberships.save(new Membership(id, owner.id(), Role.OWNER));
         return id;
     }
 
@@ -106,7 +116,43 @@ public class People {
             String name,
             String password) {}
 
-    /** The hemisphere of the current nursery, which never moves. */
+    /**
+     * Says where the current nursery is.
+     *
+     * @throws InvalidField if the zone is unknown
+     */
+    @Transactional
+    public void isAt(String zone, Hemisphere half, String currency) {
+        UUID id = current.required();
+        try {
+            nurseries.findById(id).orElseThrow().isAt(ZoneId.of(zone).getId(), half);
+        } catch (DateTimeException | NullPointerException unknown) {
+            throw new InvalidField("zone", Messages.text("People.unknown.zone"));
+        }
+        money.keepIn(id, currency);
+        hemispheres.remove(id);
+        facts.forget(id);
+    }
+
+    /** The zone of the current nursery. */
+    @Transactional(readOnly = true)
+    public String zone() {
+        return nurseries.findById(current.required()).map(Nursery::zone).orElse("UTC");
+    }
+
+    /** Whether the first steps of the current nursery are gone, or left out. */
+    @Transactional(readOnly = true)
+    public boolean hasSettledIn() {
+        return nurseries.findById(current.required()).map(Nursery::hasSettledIn).orElse(true);
+    }
+
+    /** The first steps are gone, or left out. */
+    @Transactional
+    public void settleIn() {
+        nurseries.findById(current.required()).ifPresent(Nursery::settleIn);
+    }
+
+    /** The hemisphere of the current nursery. */
     @Transactional(readOnly = true)
     public Hemisphere hemisphere() {
         return hemispheres.computeIfAbsent(
@@ -120,7 +166,6 @@ public class People {
     /** The nursery of the person who signs in so, if there is one. */
     @Transactional(readOnly = true)
     public Optional<UUID> nurseryOf(String signIn) {
-        return people.findBySignIn(signIn.toLowerCase(Locale.ROOT))
-                .map(p -> p.signedIn().nurseryId());
+        return people.findBySignIn(signIn.toLowerCase(Locale.ROOT)).map(Person::nurseryId);
     }
 }

@@ -2,6 +2,7 @@ package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.core.measure.UnitSystem;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -25,51 +26,53 @@ class Person {
 
     @Enumerated(EnumType.STRING)
     @Column(columnDefinition = "varchar(10)")
-    private Role role;
-
-    private Instant leftAt;
+    private UnitSystem units = UnitSystem.METRIC;
 
     protected Person() {}
 
-    Person(UUID nurseryId, String signIn, String name, String password, Role role, Instant createdAt) {
+    Person(UUID nurseryId, String signIn, String name, String password, Instant createdAt) {
         this.id = UUID.randomUUID();
         this.nurseryId = nurseryId;
         this.signIn = signIn;
         this.name = name;
         this.password = password;
-        this.role = role;
         this.createdAt = createdAt;
     }
 
-    SignedIn signedIn() {
-        return new SignedIn(id, nurseryId, signIn, name, password, role);
+    /** Signed in where they worked last, as what they may do there. */
+    SignedIn signedIn(Role role) {
+        return new SignedIn(id, nurseryId, signIn, name, password, role, units);
     }
 
     UUID id() {
         return id;
     }
 
-    Role role() {
-        return role;
+    UUID nurseryId() {
+        return nurseryId;
     }
 
-    boolean isHere() {
-        return leftAt == null;
+    String signInName() {
+        return signIn;
     }
 
-    void may(Role now) {
-        role = now;
+    String passwordHash() {
+        return password;
     }
 
-    void leave(Instant when) {
-        leftAt = when;
+    void worksIn(UUID nursery) {
+        nurseryId = nursery;
+    }
+
+    void measuresIn(UnitSystem wanted) {
+        units = wanted;
     }
 
     void password(String hash) {
         password = hash;
     }
 
-    PersonView view() {
+    PersonView view(Role role) {
         return new PersonView(id, signIn, name, role);
     }
 }

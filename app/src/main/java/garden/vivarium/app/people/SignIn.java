@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.SignedIn;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.authentication.AuthenticationProvider;
@@ -20,12 +21,18 @@ class SignIn implements AuthenticationProvider {
     private static final int FREE_BY_ADDRESS = 30;
 
     private final PersonRepository people;
+    private final MembershipRepository memberships;
     private final PasswordEncoder passwords;
     private final SignInAttempts attempts;
     private final String hashOfNothing;
 
-    SignIn(PersonRepository people, PasswordEncoder passwords, SignInAttempts attempts) {
+    SignIn(
+            PersonRepository people,
+            MembershipRepository memberships,
+            PasswordEncoder passwords,
+            SignInAttempts attempts) {
         this.people = people;
+        this.memberships = memberships;
         this.passwords = passwords;
         this.attempts = attempts;
         this.hashOfNothing = passwords.encode("nobody has this password");
@@ -39,8 +46,7 @@ class SignIn implements AuthenticationProvider {
         if (attempts.mustWait(byName, FREE_BY_NAME) || attempts.mustWait(byAddress, FREE_BY_ADDRESS)) {
             throw new LockedException("too many failures");
         }
-        Optional<SignedIn> found =
-                people.findBySignIn(name).filter(Person::isHere).map(Person::signedIn);
+        Optional<SignedIn> found = people.findBySignIn(name).flatMap(this::working);
         String typed =
                 asked.getCredentials() == null ? "" : asked.getCredentials().toString();
         // Unknown names cost as much time as known ones, or the time would tell them apart.
@@ -54,6 +60,19 @@ class SignIn implements AuthenticationProvider {
         attempts.succeeded(byName);
         SignedIn who = found.get().withoutHash();
         return UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities());
+    }
+
+    /** In the nursery where they worked last or, where they have left that, in another. */
+    private Optional<SignedIn> working(Person person) {
+        List<Membership> all = memberships.ofPerson(person.id());
+        Optional<Membership> last = all.stream()
+                .filter(m -> m.nurseryId().equals(person.nurseryId()))
+                .findFirst()
+                .or(() -> all.stream().findFirst());
+        return last.map(m -> {
+            person.worksIn(m.nurseryId());
+            return person.signedIn(m.role());
+        });
     }
 
     @Override

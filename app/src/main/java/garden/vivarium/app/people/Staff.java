@@ -7,8 +7,10 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.SignedIn;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -21,6 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 class Staff {
 
     private final PersonRepository people;
+    private final MembershipRepository memberships;
     private final People nurseries;
     private final PasswordEncoder passwords;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
@@ -29,12 +32,14 @@ class Staff {
 
     Staff(
             PersonRepository people,
+            MembershipRepository memberships,
             People nurseries,
             PasswordEncoder passwords,
             FindByIndexNameSessionRepository<? extends Session> sessions,
             CurrentNursery current,
             Clock clock) {
         this.people = people;
+        this.memberships = memberships;
         this.nurseries = nurseries;
         this.passwords = passwords;
         this.sessions = sessions;
@@ -44,7 +49,10 @@ class Staff {
 
     @Transactional(readOnly = true)
     List<PersonView> all() {
-        return people.ofNursery(current.required()).stream().map(Person::view).toList();
+        return memberships.ofNursery(current.required()).stream()
+                .map(m -> people.findById(m.personId()).orElseThrow().view(m.role()))
+                .sorted(Comparator.comparing(PersonView::name).thenComparing(PersonView::signIn))
+                .toList();
     }
 
     /**
@@ -56,9 +64,28 @@ class Staff {
     PersonView add(String name, String signIn, String password, Role role) {
         String wanted = signIn.strip().toLowerCase(Locale.ROOT);
         nurseries.refuse(wanted, password);
-        return people.save(new Person(
-                        current.required(), wanted, name.strip(), passwords.encode(password), role, clock.instant()))
-                .view();
+        Person added = people.save(
+                new Person(current.required(), wanted, name.strip(), passwords.encode(password), clock.instant()));
+        memberships.save(new Membership(current.required(), added.id(), role));
+        return added.view(role);
+    }
+
+    /**
+     * Lets somebody in who has a sign-in of their own already, from another nursery.
+     *
+     * @throws InvalidField if nobody signs in so, or they are here
+     */
+    @Transactional
+    PersonView letIn(String signIn, Role role) {
+        Person person = people.findBySignIn(signIn == null ? "" : signIn.strip().toLowerCase(Locale.ROOT))
+                .orElseThrow(() -> new InvalidField("known", Messages.text("Staff.nobody.signs.in")));
+        Optional<Membership> before = memberships.of(person.id(), current.required());
+        if (before.filter(Membership::isHere).isPresent()) {
+            throw new InvalidField("known", Messages.text("Staff.here.already"));
+        }
+        before.ifPresentOrElse(
+                m -> m.may(role), () -> memberships.save(new Membership(current.required(), person.id(), role)));
+        return person.view(role);
     }
 
     /**
@@ -68,13 +95,14 @@ class Staff {
      */
     @Transactional
     PersonView may(UUID id, Role role) {
-        Person person = person(id);
-        if (person.role() == Role.OWNER && role != Role.OWNER) {
-            refuseLastOwner(person);
+        Membership here = membership(id);
+        if (here.role() == Role.OWNER && role != Role.OWNER) {
+            refuseLastOwner(here);
         }
-        person.may(role);
+        here.may(role);
+        Person person = people.findById(id).orElseThrow();
         signOut(person);
-        return person.view();
+        return person.view(role);
     }
 
     /**
@@ -84,18 +112,19 @@ class Staff {
      */
     @Transactional
     PersonView leave(UUID id) {
-        Person person = person(id);
-        if (person.role() == Role.OWNER) {
-            refuseLastOwner(person);
+        Membership here = membership(id);
+        if (here.role() == Role.OWNER) {
+            refuseLastOwner(here);
         }
-        person.leave(clock.instant());
+        here.leave(clock.instant());
+        Person person = people.findById(id).orElseThrow();
         signOut(person);
-        return person.view();
+        return person.view(here.role());
     }
 
-    private void refuseLastOwner(Person person) {
-        boolean another = people.ofNursery(current.required()).stream()
-                .anyMatch(p -> p.role() == Role.OWNER && !p.id().equals(person.id()));
+    private void refuseLastOwner(Membership owner) {
+        boolean another = memberships.ofNursery(current.required()).stream()
+                .anyMatch(m -> m.role() == Role.OWNER && !m.personId().equals(owner.personId()));
         if (!another) {
             throw new InvalidField("role", Messages.text("Staff.last.owner"));
         }
@@ -109,7 +138,7 @@ class Staff {
     @Transactional
     void changePassword(String old, String wanted, String thisSession) {
         Person me = me();
-        if (!passwords.matches(old, me.signedIn().passwordHash())) {
+        if (!passwords.matches(old, me.passwordHash())) {
             throw new InvalidField("old", Messages.text("Staff.old.password.wrong"));
         }
         People.refuseShort(wanted);
@@ -133,14 +162,15 @@ class Staff {
     }
 
     private void signOutBut(Person person, String kept) {
-        sessions.findByPrincipalName(person.signedIn().signInName()).keySet().stream()
+        sessions.findByPrincipalName(person.signInName()).keySet().stream()
                 .filter(id -> !id.equals(kept))
                 .forEach(sessions::deleteById);
     }
 
-    private Person person(UUID id) {
-        return people.findById(id)
-                .filter(p -> p.signedIn().nurseryId().equals(current.required()) && p.isHere())
+    private Membership membership(UUID person) {
+        return memberships
+                .of(person, current.required())
+                .filter(Membership::isHere)
                 .orElseThrow(() -> new NotFound("no such person"));
     }
 }

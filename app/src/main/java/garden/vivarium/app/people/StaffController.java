@@ -6,6 +6,9 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.UnreadableForm;
+import garden.vivarium.core.measure.UnitSystem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import java.util.UUID;
@@ -26,9 +29,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class StaffController {
 
     private final Staff staff;
+    private final OwnUnits units;
 
-    StaffController(Staff staff) {
+    StaffController(Staff staff, OwnUnits units) {
         this.staff = staff;
+        this.units = units;
     }
 
     @GetMapping
@@ -40,6 +45,7 @@ class StaffController {
     private String show(Model model) {
         model.addAttribute("people", staff.all());
         model.addAttribute("roles", Role.values());
+        model.addAttribute("systems", UnitSystem.values());
         return "people/people";
     }
 
@@ -67,6 +73,30 @@ class StaffController {
             }
         }
         return show(model);
+    }
+
+    @PostMapping("/known")
+    String letIn(@RequestParam(required = false) String known, @RequestParam Role role, RedirectAttributes next) {
+        return FormActions.run(next, "/people", () -> {
+            PersonView now = staff.letIn(known, role);
+            return Messages.text(
+                    "StaffController.added",
+                    "name",
+                    now.name(),
+                    "role",
+                    now.role().title());
+        });
+    }
+
+    @PostMapping("/units")
+    String units(
+            @RequestParam UnitSystem units,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes next) {
+        this.units.choose(units, request, response);
+        next.addFlashAttribute("said", "Measures are in " + units.words() + " from now on, for you.");
+        return "redirect:/people";
     }
 
     @PostMapping("/{id}/role")

@@ -84,16 +84,24 @@ record StickForm(
             @Size(max = 80, message = "Shorten the medium to 80 characters.")
             String medium,
 
-            boolean ownMedium,
+            Boolean ownMedium,
             List<String> treatment,
 
             @Size(max = 200, message = "Shorten the treatments to 200 characters.")
             String more,
 
-            boolean sameDay) {
+            Boolean sameDay) {
 
         Done {
             treatment = treatment == null ? List.of() : List.copyOf(treatment);
+        }
+
+        boolean isOwnMedium() {
+            return Boolean.TRUE.equals(ownMedium);
+        }
+
+        boolean isSameDay() {
+            return Boolean.TRUE.equals(sameDay);
         }
 
         /** All that was done to the pieces. */

@@ -35,10 +35,10 @@ class Sticking {
     BatchView stick(UUID id, StickForm form) {
         PlanView plan = plans.find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
-        String medium = own.medium("medium", form.done().medium(), form.done().ownMedium());
+        String medium = own.medium("medium", form.done().medium(), form.done().isOwnMedium());
         NewBatch wanted = form.batch(
                 plan, plant, stock.placeNamed(form.stands().place(), Climate.HEATED), plans.protocol(plan), medium);
-        if (wanted.done().contradicts(wanted.taking()) && !form.done().sameDay()) {
+        if (wanted.done().contradicts(wanted.taking()) && !form.done().isSameDay()) {
             throw new InvalidField("sameDay", Messages.text("Sticking.callus.same.day"));
         }
         return plans.stick(id, wanted, form.cut().each());

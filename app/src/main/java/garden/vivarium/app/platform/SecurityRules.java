@@ -33,9 +33,14 @@ class SecurityRules {
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*")
                                 .permitAll()
-                                .requestMatchers(HttpMethod.POST, "/people/password", "/people/everywhere")
+                                .requestMatchers(
+                                        HttpMethod.POST,
+                                        "/people/password",
+                                        "/people/everywhere",
+                                        "/people/units",
+                                        "/nurseries/**")
                                 .authenticated()
-                                .requestMatchers(HttpMethod.POST, "/people/**")
+                                .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where")
                                 .hasRole(Role.OWNER.name())
                                 .requestMatchers(HttpMethod.GET, "/**")
                                 .authenticated()

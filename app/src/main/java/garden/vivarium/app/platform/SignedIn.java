@@ -1,5 +1,6 @@
 package garden.vivarium.app.platform;
 
+import garden.vivarium.core.measure.UnitSystem;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -16,18 +17,21 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param name how they are called
  * @param passwordHash as stored; never shown
  * @param role what they may do there
+ * @param units in which they measure
  */
-public record SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash, Role role)
+public record SignedIn(
+        UUID personId, UUID nurseryId, String signInName, String name, String passwordHash, Role role, UnitSystem units)
         implements UserDetails {
 
     public SignedIn {
         // Sessions from before there were roles are of owners: there was nobody else.
         role = role == null ? Role.OWNER : role;
+        units = units == null ? UnitSystem.METRIC : units;
     }
 
     /** An owner. */
     public SignedIn(UUID personId, UUID nurseryId, String signInName, String name, String passwordHash) {
-        this(personId, nurseryId, signInName, name, passwordHash, Role.OWNER);
+        this(personId, nurseryId, signInName, name, passwordHash, Role.OWNER, UnitSystem.METRIC);
     }
 
     /** Whose something is that waits in a browser: this person's, in this nursery. */
@@ -52,7 +56,7 @@ public record SignedIn(UUID personId, UUID nurseryId, String signInName, String 
 
     /** Without the hash, as it is kept in the session. */
     public SignedIn withoutHash() {
-        return new SignedIn(personId, nurseryId, signInName, name, "", role);
+        return new SignedIn(personId, nurseryId, signInName, name, "", role, units);
     }
 
     /** Keeps the hash out of logs. */

@@ -57,6 +57,11 @@ public class Today {
         return known(id).name();
     }
 
+    /** The name or the zone of a nursery has changed. */
+    public void forget(UUID id) {
+        known.remove(id);
+    }
+
     private ZoneId zone(UUID id) {
         return known(id).zone();
     }

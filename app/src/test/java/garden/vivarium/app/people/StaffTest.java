@@ -14,6 +14,7 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.core.measure.UnitSystem;
 import java.util.List;
 import java.util.UUID;
 import org.hamcrest.Matchers;
@@ -52,11 +53,11 @@ class StaffTest {
     @BeforeEach
     void aNursery() {
         nursery = Nurseries.make(people);
-        owner = persons.findBySignIn(nursery.signIn()).orElseThrow().signedIn();
+        owner = persons.findBySignIn(nursery.signIn()).orElseThrow().signedIn(Role.OWNER);
     }
 
     private SignedIn as(Role role) {
-        return new SignedIn(UUID.randomUUID(), nursery.id(), "tern", "Tern", "", role);
+        return new SignedIn(UUID.randomUUID(), nursery.id(), "tern", "Tern", "", role, UnitSystem.METRIC);
     }
 
     private PersonView added(String signIn, Role role) {

@@ -171,12 +171,15 @@ class SecurityTest {
     void filesThatAreNotTextAreRefusedInWords() throws Exception {
         MockMultipartFile file =
                 new MockMultipartFile("file", "x.csv", "text/csv", new byte[] {(byte) 0xff, 0x00, (byte) 0xfe});
-        pages.perform(multipart("/records/preview")
+        pages.perform(multipart("/records")
                         .file(file)
                         .param("kind", "history")
                         .with(user(grower))
                         .with(csrf()))
-                .andExpect(content().string(Matchers.containsString("not UTF-8")));
+                .andExpect(redirectedUrlPattern("/records/*"))
+                .andDo(done -> pages.perform(
+                                get(done.getResponse().getRedirectedUrl()).with(user(grower)))
+                        .andExpect(content().string(Matchers.containsString("neither text nor a spreadsheet"))));
     }
 
     @Test

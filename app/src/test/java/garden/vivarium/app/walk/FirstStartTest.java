@@ -56,11 +56,13 @@ class FirstStartTest {
             browser.type("code", "k7qf m2xp");
             browser.type("password", "sand eels at dawn");
             browser.press("main button.main");
-            browser.untilPath("/stock");
+            browser.untilPath("/welcome");
             assertThat(browser.cookie("vivarium")).as("a new session").isNotEqualTo(before);
             assertThat(browser.text(".nursery")).isEqualTo("Gull Yard");
 
-            browser.press(".head form button");
+            theFirstHour(browser);
+
+            browser.press(".head form button.quiet");
             browser.untilPath("/sign-in");
             browser.open("/stock");
             browser.untilPath("/sign-in");
@@ -69,5 +71,33 @@ class FirstStartTest {
             browser.signIn("tern", "sand eels at dawn");
             assertThat(browser.text("h1")).isEqualTo("What can be cut");
         }
+    }
+
+    /** From nothing to the first stuck batch. */
+    private static void theFirstHour(Browser browser) {
+        assertThat(browser.barriers()).isEmpty();
+        browser.choose("hemisphere", "northern");
+        browser.choose("currency", "GBP");
+        browser.choose("units", "centimetres");
+        browser.press("main button.main");
+        browser.untilText("h2", "Where do things stand?");
+        browser.script(
+                "document.querySelectorAll('[name=name]').forEach((f, i) => { f.value = ['Sill', 'Bench'][i] || ''; })");
+        browser.script("document.querySelectorAll('[name=trays]')[1].value = '6'");
+        browser.press("main button.main");
+        browser.untilText("h2", "What is here?");
+        assertThat(browser.text(".said")).contains("2 places are made");
+        assertThat(browser.barriers()).isEmpty();
+
+        browser.follow("It stands already");
+        browser.type("plant", "Fuchsia ‘Slack Tide’");
+        browser.type("pieces", "12");
+        browser.type("rooted", "0");
+        browser.type("when", "1w");
+        browser.type("place", "Sill");
+        browser.press("main button.main");
+        browser.untilText("section[aria-labelledby=written]", "Fuchsia ‘Slack Tide’");
+        browser.open("/benches");
+        assertThat(browser.text("main")).contains("Fuchsia ‘Slack Tide’", "Sill");
     }
 }
