@@ -8,7 +8,9 @@ import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.util.Locale;
 import java.util.UUID;
 
 /**
@@ -36,6 +38,9 @@ public record BatchView(
         Guess guess,
         Progress progress,
         int changes) {
+
+    /** A label outlives its year. */
+    private static final DateTimeFormatter ON_LABELS = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     /** What a batch is called, where it came from, where it stands. */
     public record Identity(UUID id, String code, Origin origin, UUID placeId) {}
@@ -192,7 +197,7 @@ public record BatchView(
 
     /** What goes on the label: plant, date, code. */
     public String label() {
-        return "%s · %s · %s".formatted(plant(), isStuck() ? stuckOn() : takenOn(), code());
+        return "%s · %s · %s".formatted(plant(), ON_LABELS.format(isStuck() ? stuckOn() : takenOn()), code());
     }
 
     static String mark(String code) {

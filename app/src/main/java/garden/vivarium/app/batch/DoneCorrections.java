@@ -8,16 +8,22 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Corrects what was done with a batch: its looks and its moves. What it tells of its way is reckoned anew. */
 @Service
 public class DoneCorrections {
+
+    private static final int LONGEST_FACT = 600;
 
     private final BatchRepository batches;
     private final CheckRepository checks;
@@ -81,7 +87,8 @@ public class DoneCorrections {
      * Corrects a look: the day, how it was looked and, of a look by count, the counts. The look as it was stays in the history,
      * struck through.
      *
-     * @param counts as they really were; null for a look by piece, whose readings stand
+     * @param counts as they really were; null for a look by piece
+     * @param readings of a look by piece, what was read of pieces that were read wrong
      * @param why in a word, or null
      * @throws LookRefused if it cannot be true beside what is known
      * @throws InvalidField if it is dated ahead
@@ -93,6 +100,7 @@ public class DoneCorrections {
             LocalDate day,
             LookKind kind,
             LookCommand.Counted counts,
+            Map<Integer, PieceState> readings,
             String note,
             String why) {
         Batch batch = batch(code);
@@ -104,9 +112,12 @@ public class DoneCorrections {
                         UUID.randomUUID(),
                         day,
                         kind,
-                        kind == was.look()
-                                ? was.pieces()
-                                : was.pieces().stream().map(p -> p.by(kind)).toList(),
+                        was.pieces().stream()
+                                .map(p -> kind == was.look() ? p : p.by(kind))
+                                .map(p -> readings.getOrDefault(p.piece(), p.state()) == p.state()
+                                        ? p
+                                        : p.as(readings.get(p.piece())))
+                                .toList(),
                         note,
                         null)
                 : LookCommand.ofCounts(UUID.randomUUID(), day, kind, counts, note, null);
@@ -117,6 +128,7 @@ public class DoneCorrections {
                         fact(which, "day", says.day(was.lookedOn()), says.day(day)),
                         fact(which, "how", was.look().words(), kind.words()),
                         fact(which, "counts", words(was.counts()), words(now.counts())),
+                        fact(which, "pieces", differing(was, now), differing(now, was)),
                         fact(which, "note", was.note(), note)),
                 why);
         if (changed > 0) {
@@ -125,6 +137,17 @@ public class DoneCorrections {
             histories.refresh(batch);
         }
         return batch.view();
+    }
+
+    /** The readings of one look that the other has otherwise: "3 ready, 7 nothing yet". */
+    private static String differing(LookCommand one, LookCommand other) {
+        Map<Integer, PieceState> others = new HashMap<>();
+        other.pieces().forEach(p -> others.put(p.piece(), p.state()));
+        String all = one.pieces().stream()
+                .filter(p -> others.get(p.piece()) != p.state())
+                .map(p -> p.piece() + " " + p.state().code())
+                .collect(Collectors.joining(", "));
+        return all.substring(0, Math.min(LONGEST_FACT, all.length()));
     }
 
     private static CorrectedFact fact(String which, String what, String was, String now) {

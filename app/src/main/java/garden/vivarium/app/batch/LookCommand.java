@@ -72,6 +72,12 @@ public record LookCommand(
             Firmness firmness,
             String note) {
 
+        /** The same, read otherwise; of what is lost nobody has said the cause. */
+        Seen as(PieceState other) {
+            LossCause of = other != PieceState.LOST ? null : cause == null ? LossCause.UNKNOWN : cause;
+            return new Seen(piece, look, other, of, rootMm, sideRoots, topGrowth, firmness, note);
+        }
+
         /** The same, looked at otherwise. */
         Seen by(LookKind other) {
             return new Seen(piece, other, state, cause, rootMm, sideRoots, topGrowth, firmness, note);

@@ -9,12 +9,17 @@ import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.validation.Valid;
 import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -26,6 +31,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Correcting what was done with a batch: a look, a move. */
 @Controller
 class CorrectDoneController {
+
+    /** What a piece can be read as. */
+    private static final List<PieceState> READABLE =
+            List.of(PieceState.NONE, PieceState.FIRST_SIGN, PieceState.READY, PieceState.LOST, PieceState.SENT);
 
     private final DoneCorrections corrections;
     private final BatchBook book;
@@ -51,6 +60,7 @@ class CorrectDoneController {
             @Valid @ModelAttribute("form") CountsForm form,
             BindingResult wrong,
             @RequestParam(required = false) String why,
+            @RequestParam MultiValueMap<String, String> typed,
             Model model,
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
@@ -62,7 +72,8 @@ class CorrectDoneController {
                         ? null
                         : form.command(CheckController.movedBy(book, batch, form.lookedOn()))
                                 .counts();
-                corrections.correctLook(code, check, form.lookedOn(), form.look(), counts, form.note(), why);
+                corrections.correctLook(
+                        code, check, form.lookedOn(), form.look(), counts, readings(look, typed), form.note(), why);
                 next.addFlashAttribute("said", "The look is corrected; as it was, it stands struck through.");
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
@@ -74,7 +85,19 @@ class CorrectDoneController {
         return show(batch, look, check, model);
     }
 
+    private static Map<Integer, PieceState> readings(LookCommand look, MultiValueMap<String, String> typed) {
+        Map<Integer, PieceState> readings = new HashMap<>();
+        look.pieces().forEach(p -> {
+            String said = typed.getFirst("piece-" + p.piece());
+            if (said != null) {
+                readings.put(p.piece(), PieceState.of(said));
+            }
+        });
+        return readings;
+    }
+
     private String show(BatchView batch, LookCommand look, UUID check, Model model) {
+        model.addAttribute("states", READABLE);
         model.addAttribute("batch", batch);
         model.addAttribute("look", look);
         model.addAttribute("check", check);

@@ -68,6 +68,15 @@ class Care extends NurseryRow {
         askOn = day;
     }
 
+    /** It was otherwise than was written down. */
+    void correct(String really, LocalDate day) {
+        if (askOn != null && doneOn != null) {
+            askOn = askOn.plusDays(day.toEpochDay() - doneOn.toEpochDay());
+        }
+        what = really;
+        doneOn = day;
+    }
+
     void turnedOut(Outcome how, LocalDate day) {
         outcome = how;
         outcomeOn = day;

@@ -1,5 +1,7 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.app.platform.CorrectedFact;
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -25,12 +27,14 @@ public class CareBook {
 
     private final CareRepository cares;
     private final CurrentNursery nursery;
+    private final Corrections corrections;
     private final Seen seen;
     private final Today today;
 
-    CareBook(CareRepository cares, CurrentNursery nursery, Seen seen, Today today) {
+    CareBook(CareRepository cares, CurrentNursery nursery, Corrections corrections, Seen seen, Today today) {
         this.cares = cares;
         this.nursery = nursery;
+        this.corrections = corrections;
         this.seen = seen;
         this.today = today;
     }
@@ -103,6 +107,45 @@ public class CareBook {
             care.done(today.date(), person());
         }
         return care.view();
+    }
+
+    /**
+     * Says what care really was done, and when.
+     *
+     * @param why in a word, or null
+     * @throws InvalidField if nothing is said, or it is dated ahead
+     */
+    @Transactional
+    public CareView correct(UUID id, String what, LocalDate day, String why) {
+        Care care = care(id);
+        if (what == null || what.isBlank() || what.length() > LONGEST) {
+            throw new InvalidField("what", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
+        }
+        today.refuseFuture("doneOn", day);
+        CareView was = care.view();
+        corrections.keep(
+                was.subject().id(),
+                List.of(
+                        new CorrectedFact("care", was.what(), what.strip()),
+                        new CorrectedFact(
+                                "care, day",
+                                was.days().done() == null
+                                        ? ""
+                                        : was.days().done().toString(),
+                                day.toString())),
+                why);
+        care.correct(what.strip(), day);
+        return care.view();
+    }
+
+    /** It never was done: it is gone from the list, and what it was stays among the corrections. */
+    @Transactional
+    public CareView withdraw(UUID id, String why) {
+        Care care = care(id);
+        CareView was = care.view();
+        corrections.keep(was.subject().id(), List.of(new CorrectedFact("care", was.what(), "never was")), why);
+        cares.delete(care);
+        return was;
     }
 
     /** Says how a treatment turned out; what is kept is not asked for again. */

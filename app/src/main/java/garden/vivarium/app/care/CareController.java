@@ -1,6 +1,8 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
+import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,6 +29,26 @@ class CareController {
                 "said",
                 Messages.text("CareController.done", "code", done.subject().code(), "what", done.what()));
         return "redirect:" + (stay ? done.subject().sheet() : "/round");
+    }
+
+    @PostMapping("/{id}/correct")
+    String correct(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String what,
+            @RequestParam LocalDate doneOn,
+            @RequestParam(defaultValue = "false") boolean never,
+            @RequestParam(required = false) String why,
+            @RequestParam String back,
+            RedirectAttributes next) {
+        String sheet = back.matches("/(batches|stock)/[\\w-]+") ? back : "/round";
+        return FormActions.run(next, sheet, () -> {
+            if (never) {
+                care.withdraw(id, why);
+                return "It is gone; what it was stands among the corrections.";
+            }
+            care.correct(id, what, doneOn, why);
+            return "Corrected; what was written down before stands below.";
+        });
     }
 
     @PostMapping("/{id}/outcome")

@@ -120,6 +120,9 @@ class Obstacles {
                 .take()
                 .flatMap(t -> overTaken(plant, row.protocol(), t.pieces()))
                 .ifPresent(warnings::add);
+        if (plan.start().isBefore(today.date())) {
+            warnings.add(words.say("Obstacles.past.start", "start", plan.start()));
+        }
         plant.mayCut(plan.start(), null).forEach(f -> warnings.add(words.of(f)));
         return warnings;
     }

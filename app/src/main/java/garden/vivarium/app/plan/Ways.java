@@ -46,6 +46,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class Ways {
 
     private static final int YEARS_AHEAD = 5;
+    /** What was begun longer ago is told as a batch that stands already. */
+    private static final int DAYS_BACK = 400;
     /** Batches of one way started closer together stand and fall together. */
     private static final int LEAST_APART = 3;
 
@@ -297,8 +299,9 @@ public class Ways {
     }
 
     private Aim aim(PlanForm form, LocalDate start) {
-        if (start.isBefore(today.date())) {
-            throw new InvalidField("start", Messages.text("Ways.has.passed.start.today", "start", says.day(start)));
+        if (start.isBefore(today.date().minusDays(DAYS_BACK))) {
+            throw new InvalidField(
+                    "start", Messages.text("Ways.has.passed.start.today", "start", says.day(start), "back", DAYS_BACK));
         }
         if (!form.due().isAfter(start)) {
             throw new InvalidField("due", Messages.text("Ways.not.after.start.give", "due", says.day(form.due())));

@@ -385,7 +385,16 @@ public class PromiseBook implements Owed {
                                     promise.wanted().confidence(),
                                     proven.getOrDefault(promise.plantId(), Set.of())))
                             : Optional.empty(),
-                    new Working(Statement.of(Step.WILL_IT_BE_MET, "who", promise.who()), steps));
+                    new Working(
+                            Statement.of(
+                                    Step.WILL_IT_BE_MET,
+                                    "who",
+                                    promise.who(),
+                                    "owed",
+                                    promise.owed(),
+                                    "chance",
+                                    chance),
+                            steps));
         }
     }
 }

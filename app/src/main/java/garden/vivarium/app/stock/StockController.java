@@ -101,7 +101,8 @@ class StockController {
                                 added.plant().name(),
                                 "code",
                                 added.code()));
-                return "redirect:/stock";
+                // Whoever adds something lands on it.
+                return "redirect:/stock/" + added.id();
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, StockPlantForm.class, p);
             }

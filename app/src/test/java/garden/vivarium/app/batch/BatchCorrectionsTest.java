@@ -248,6 +248,7 @@ class BatchCorrectionsTest extends AtANursery {
                             on,
                             LookKind.LIFTED,
                             Growing.count(on, ready, lost).counts(),
+                            Map.of(),
                             null,
                             null);
                 } else {

@@ -98,7 +98,7 @@ class BatchesTest {
         assertThat(stuck(TODAY).code()).isEqualTo("26w25-A");
         assertThat(stuck(TODAY).code()).isEqualTo("26w25-B");
         assertThat(stuck(TODAY.minusDays(7)).code()).isEqualTo("26w24-A");
-        assertThat(stuck(TODAY).label()).isEqualTo("Fuchsia ‘Skerry Lantern’ · 2026-06-15 · 26w25-C");
+        assertThat(stuck(TODAY).label()).isEqualTo("Fuchsia ‘Skerry Lantern’ · 15 Jun 2026 · 26w25-C");
     }
 
     @Test

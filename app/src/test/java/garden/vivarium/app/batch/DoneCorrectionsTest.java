@@ -44,6 +44,7 @@ class DoneCorrectionsTest extends AtANursery {
                 TODAY.minusDays(12),
                 LookKind.LIFTED,
                 new LookCommand.Counted(null, 10, 2, 0, null),
+                Map.of(),
                 null,
                 "counted the next tray"));
 
@@ -69,12 +70,37 @@ class DoneCorrectionsTest extends AtANursery {
                 tray.code(), Growing.pieces(TODAY.minusDays(10), PieceState.READY, PieceState.NONE, PieceState.LOST)));
 
         BatchView now = in(() -> corrections.correctLook(
-                tray.code(), standing(tray), TODAY.minusDays(15), LookKind.TUG, null, null, null));
+                tray.code(), standing(tray), TODAY.minusDays(15), LookKind.TUG, null, Map.of(), null, null));
 
         assertThat(now.lastLook()).isEqualTo(TODAY.minusDays(15));
         assertThat(now.counts().ready()).isEqualTo(1);
         assertThat(in(() -> corrections.look(tray.code(), standing(tray))).look())
                 .isEqualTo(LookKind.TUG);
+    }
+
+    @Test
+    void aSinglePieceThatWasReadWrongIsPutRight() {
+        BatchView tray = in(() -> Growing.tray(batches, guide, fuchsia, 1, 3, TODAY.minusDays(40)));
+        run(() -> batches.look(
+                tray.code(), Growing.pieces(TODAY.minusDays(10), PieceState.READY, PieceState.NONE, PieceState.LOST)));
+
+        BatchView now = in(() -> corrections.correctLook(
+                tray.code(),
+                standing(tray),
+                TODAY.minusDays(10),
+                LookKind.LIFTED,
+                null,
+                Map.of(1, PieceState.READY, 2, PieceState.LOST, 3, PieceState.NONE),
+                null,
+                "the tray was turned"));
+
+        assertThat(now.counts().ready()).isEqualTo(1);
+        assertThat(now.counts().lost()).isEqualTo(1);
+        assertThat(now.counts().pending()).isEqualTo(1);
+        assertThat(in(() -> batchCorrections.of(tray.id()))).singleElement().satisfies(m -> {
+            assertThat(m.fact().was()).isEqualTo("2 none, 3 lost");
+            assertThat(m.fact().became()).isEqualTo("2 lost, 3 none");
+        });
     }
 
     @Test
@@ -88,6 +114,7 @@ class DoneCorrectionsTest extends AtANursery {
                         TODAY.minusDays(10),
                         LookKind.LIFTED,
                         new LookCommand.Counted(null, 15, 9, 0, null),
+                        Map.of(),
                         null,
                         null)))
                 .isInstanceOf(LookRefused.class);

@@ -2,8 +2,10 @@ package garden.vivarium.app.care;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.groups.Tuple.tuple;
 
 import garden.vivarium.app.people.AtANursery;
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import java.util.List;
@@ -19,6 +21,9 @@ class CareBookTest extends AtANursery {
 
     @Autowired
     private CareBook care;
+
+    @Autowired
+    private Corrections corrections;
 
     @Test
     void aTreatmentIsAskedAboutOnceAndItsOutcomeTold() {
@@ -52,6 +57,22 @@ class CareBookTest extends AtANursery {
         assertThat(in(() -> care.of(fuchsia.id())))
                 .hasSize(2)
                 .allMatch(c -> c.days().done() != null);
+    }
+
+    @Test
+    void careThatWasOtherwiseIsCorrectedAndWhatNeverWasIsGone() {
+        CareView wiped = in(() -> care.did(fuchsia(), "wiped off", null, "Mealybug", TODAY.minusDays(10), 14));
+        CareView fed = in(() -> care.did(fuchsia(), "fed weakly", null, null, TODAY, 0));
+
+        CareView now = in(() -> care.correct(wiped.id(), "washed off", TODAY.minusDays(12), "wrong line"));
+        run(() -> care.withdraw(fed.id(), "not that one"));
+
+        assertThat(now.what()).isEqualTo("washed off");
+        assertThat(now.days().ask()).as("asked as many days after").isEqualTo(TODAY.plusDays(2));
+        assertThat(in(() -> care.of(fuchsia.id()))).extracting(CareView::what).containsExactly("washed off");
+        assertThat(in(() -> corrections.of(fuchsia.id())))
+                .extracting(c -> c.fact().what(), c -> c.fact().became())
+                .contains(tuple("care", "washed off"), tuple("care", "never was"));
     }
 
     @ParameterizedTest

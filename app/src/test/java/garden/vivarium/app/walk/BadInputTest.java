@@ -30,7 +30,7 @@ class BadInputTest extends AtThePages {
             wanted=24&due=2026-09-01&sure=100       | Nothing that grows is 100% sure
             wanted=24&due=2020-01-01&sure=90        | is not after the start; give a later day
             wanted=24&due=2099-01-01&sure=90        | more than 5 years ahead
-            wanted=24&due=2026-09-01&sure=90&start=2026-01-01 | has passed; start today or later
+            wanted=24&due=2026-09-01&sure=90&start=2024-01-01 | is more than 400 days ago
             wanted=900&perPot=9&due=2026-09-01&sure=90 | one plan holds 5,000
             due=2026-09-01&sure=90                  | Say how many young plants are wanted
             """)

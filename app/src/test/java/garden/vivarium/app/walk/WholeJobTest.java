@@ -121,7 +121,7 @@ class WholeJobTest extends AtThePages {
         browser.untilPath("/batches/");
         code = browser.path().substring("/batches/".length());
         assertThat(code).isEqualTo("26w22-A");
-        assertThat(browser.text(".said")).contains(PLANT + " · 2026-05-25 · 26w22-A");
+        assertThat(browser.text(".said")).contains(PLANT + " · 25 May 2026 · 26w22-A");
         browser.open("/stock");
         assertThat(browser.text("main table"))
                 .as("a cut dated before the count is in that count")

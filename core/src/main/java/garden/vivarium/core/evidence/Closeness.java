@@ -17,5 +17,10 @@ public enum Closeness {
     /** One stock plant, by whatever way. */
     THIS_STOCK_PLANT,
     /** A nursery's own batches by a protocol, of whatever plant. */
-    OWN_BATCHES
+    OWN_BATCHES;
+
+    /** Whether it is of the very way that is asked about. */
+    boolean isOwnWay() {
+        return this == THIS_WAY || this == OTHER_SEASON || this == OWN_BATCHES;
+    }
 }

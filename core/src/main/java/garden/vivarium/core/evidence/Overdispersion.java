@@ -71,7 +71,7 @@ public record Overdispersion(double rho, int batches) {
     /** How it came about. */
     public Working working() {
         return Working.of(
-                Statement.of(Step.HOW_MUCH),
+                Statement.of(Step.HOW_MUCH, "tray", TRAY, "pieces", TRAY / (1 + (TRAY - 1) * rho)),
                 Statement.of(Step.RHO, "batches", batches, "rho", rho),
                 Statement.of(Step.TRAY, "tray", TRAY, "rho", rho, "pieces", TRAY / (1 + (TRAY - 1) * rho)));
     }

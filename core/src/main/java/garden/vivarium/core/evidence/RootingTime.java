@@ -153,7 +153,7 @@ public record RootingTime(double guideMu, double shift, double unsure, double ta
 
     private Working working(Step question) {
         return Working.of(
-                Statement.of(question),
+                Statement.of(question, "early", day(0.1), "middle", day(0.5), "late", day(0.9)),
                 Statement.of(
                         Step.MEDIAN,
                         "batches",

@@ -93,6 +93,8 @@ public record SpeedSpread(double tau, int batches) {
 
     /** How it came about. */
     public Working working() {
-        return Working.of(Statement.of(Step.HOW_MUCH), Statement.of(Step.TAU, "batches", batches, "tau", tau));
+        return Working.of(
+                Statement.of(Step.HOW_MUCH, "share", Math.expm1(tau)),
+                Statement.of(Step.TAU, "batches", batches, "tau", tau));
     }
 }

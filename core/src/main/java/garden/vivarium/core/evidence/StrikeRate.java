@@ -122,7 +122,10 @@ public record StrikeRate(
 
     /** Question and steps of its working; each closeness of evidence is a step too. */
     public enum Step implements Rule {
-        /** How many strike. */
+        /**
+         * How many strike, by {@code own} batches of the way and what is near: {@code mean}, on average over many batches from
+         * {@code low} to {@code high}, in the next from {@code nextLow} to {@code nextHigh}.
+         */
         HOW_MANY,
         /** The guide's {@code rate}, worth {@code pieces}, weighs {@code weight} here; whether {@code alone}. */
         GUIDE,
@@ -170,6 +173,25 @@ public record StrikeRate(
         steps.add(Statement.of(Step.MEAN_WITHIN, "low", quantile(0.05), "high", quantile(0.95)));
         NextBatch next = nextBatch();
         steps.add(Statement.of(Step.BATCH_WITHIN, "rho", rho, "low", next.quantile(0.05), "high", next.quantile(0.95)));
-        return new Working(Statement.of(Step.HOW_MANY), steps);
+        int own = shares.stream()
+                .filter(s -> s.closeness().isOwnWay())
+                .mapToInt(Share::batches)
+                .sum();
+        return new Working(
+                Statement.of(
+                        Step.HOW_MANY,
+                        "own",
+                        own,
+                        "mean",
+                        mean(),
+                        "low",
+                        quantile(0.05),
+                        "high",
+                        quantile(0.95),
+                        "nextLow",
+                        next.quantile(0.05),
+                        "nextHigh",
+                        next.quantile(0.95)),
+                steps);
     }
 }

@@ -334,6 +334,17 @@ public record BuildUp(
         steps.add(keeps.isEmpty() ? Statement.of(Step.KEEPING_NONE) : Statement.of(Step.KEEPING, "keeps", keeps));
         steps.add(middle.map(m -> Statement.of(Step.RUNS, "runs", RUNS, "middle", m, "late", late.orElse(0)))
                 .orElseGet(() -> Statement.of(Step.RUNS_FALL_SHORT, "runs", RUNS, "horizon", known.horizon())));
-        return new Working(Statement.of(Step.WHEN), steps);
+        return new Working(
+                Statement.of(
+                        Step.WHEN,
+                        "reached",
+                        middle.isPresent(),
+                        "middle",
+                        middle.orElse(0),
+                        "late",
+                        late.orElse(0),
+                        "horizon",
+                        known.horizon()),
+                steps);
     }
 }

@@ -143,7 +143,7 @@ public record Hedge(
     /** How it came about. */
     public Working working(int wanted) {
         return Working.of(
-                Statement.of(Step.WHY_SPLIT),
+                Statement.of(Step.WHY_SPLIT, "chance", chance, "alone", alone),
                 Statement.of(Step.TOGETHER, "first", first, "second", second, "wanted", wanted, "chance", chance),
                 Statement.of(Step.IN_ONE, "pieces", first + second, "wanted", wanted, "chance", alone),
                 Statement.of(Step.LESS_THAN_HALF, "split", halfSplit, "alone", halfAlone));

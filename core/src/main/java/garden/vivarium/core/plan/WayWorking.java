@@ -118,7 +118,18 @@ public final class WayWorking {
                 .filter(TakeCount::isScaled)
                 .ifPresent(t -> steps.add(Statement.of(
                         Step.SCALED, "solved", TakeCount.SOLVED, "aim", aim.pieces(), "take", t.pieces())));
-        return new Working(Statement.of(Step.HOW_MANY), steps);
+        return new Working(
+                Statement.of(
+                        Step.HOW_MANY,
+                        "take",
+                        plan.take().map(TakeCount::pieces).orElse(0),
+                        "wanted",
+                        aim.youngPlants(),
+                        "due",
+                        aim.due(),
+                        "chance",
+                        plan.take().map(TakeCount::chance).orElse(0.0)),
+                steps);
     }
 
     private static Statement leastThatDoes(WayPlan plan) {
@@ -142,7 +153,14 @@ public final class WayWorking {
     /** How the last safe start came about. */
     public static Working lastSafeStart(WayPlan plan) {
         int most = plan.piecesAtMost();
-        Statement question = Statement.of(Step.LAST_SAFE_START);
+        Statement question = Statement.of(
+                Step.LAST_SAFE_START,
+                "possible",
+                plan.lastSafeStart().isPresent(),
+                "day",
+                plan.lastSafeStart().orElse(plan.start()),
+                "asked",
+                plan.aim().confidence());
         Statement bound =
                 Statement.of(plan.isStockCounted() ? Step.ALL_OF_THE_STOCK : Step.STOCK_NOT_KNOWN, "most", most);
         if (plan.lastSafeStart().isEmpty()) {

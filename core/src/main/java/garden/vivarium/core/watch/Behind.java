@@ -212,7 +212,19 @@ public record Behind(List<Judged> looks) {
             steps.add(step(Step.READY, l.day(), l.ready()));
             l.firstSign().ifPresent(s -> steps.add(step(Step.FIRST_SIGN, l.day(), s)));
         });
-        return new Working(Statement.of(Step.IS_IT), steps);
+        Judged last = last();
+        return new Working(
+                Statement.of(
+                        Step.IS_IT,
+                        "day",
+                        last.day(),
+                        "reached",
+                        last.ready().reached(),
+                        "pieces",
+                        last.ready().pieces(),
+                        "tail",
+                        last.ready().tail()),
+                steps);
     }
 
     private static Statement step(Step of, int day, Seen s) {

@@ -64,7 +64,7 @@ public record GiveUp(int pieces, int waiting, double chance, int lastLook, Set<I
     /** How it came about. */
     public Working working() {
         return Working.of(
-                Statement.of(Step.EVER),
+                Statement.of(Step.EVER, "pieces", pieces, "chance", chance, "hardly", HARDLY),
                 Statement.of(Step.CHANCE, "pieces", pieces, "last", lastLook, "chance", chance),
                 Statement.of(Step.PROPOSED, "hardly", HARDLY));
     }

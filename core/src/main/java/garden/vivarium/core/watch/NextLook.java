@@ -61,7 +61,7 @@ public record NextLook(int day, double chance, int lastLook, boolean isWorthIt) 
     /** How it came about. */
     public Working working() {
         return Working.of(
-                Statement.of(Step.WHEN),
+                Statement.of(Step.WHEN, "day", day, "chance", chance, "worth", isWorthIt()),
                 Statement.of(Step.CHANCE, "last", lastLook, "day", day, "chance", chance),
                 Statement.of(isWorthIt ? Step.WORTH_IT : Step.LONGEST_WAIT, "day", day));
     }

@@ -1,0 +1,52 @@
+// Narrows the table that follows by what is typed: every word must stand in a row, or among the words that it is known by.
+
+const plain = (text) =>
+  text
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase();
+
+/** Where rows come by place, the place stands beside the first of its rows that is shown. */
+function placesAgain(rows) {
+  let last = null;
+  for (const row of rows) {
+    const cell = row.querySelector("[data-place]");
+    if (!cell || row.hidden) {
+      continue;
+    }
+    cell.textContent = cell.dataset.place === last ? "" : cell.dataset.place;
+    last = cell.dataset.place;
+  }
+}
+
+export function start(box) {
+  const input = box.querySelector("input");
+  const told = box.querySelector("[role=status]");
+  const table = document.getElementById(box.dataset.narrow);
+  const rows = [...table.tBodies[0].rows].map((row) => ({
+    row,
+    words: plain(`${row.textContent} ${row.dataset.words ?? ""}`),
+  }));
+  const key = `narrow ${location.pathname}`;
+  const narrow = () => {
+    const wanted = plain(input.value).split(/\s+/).filter(Boolean);
+    let shown = 0;
+    for (const { row, words } of rows) {
+      row.hidden = !wanted.every((word) => words.includes(word));
+      shown += row.hidden ? 0 : 1;
+    }
+    placesAgain(rows.map((r) => r.row));
+    told.textContent = wanted.length > 0 ? `${shown} of ${rows.length}` : "";
+    try {
+      sessionStorage.setItem(key, input.value);
+    } catch {
+      // It is only not remembered.
+    }
+  };
+  input.value = sessionStorage.getItem(key) ?? "";
+  input.addEventListener("input", narrow);
+  if (input.value) {
+    narrow();
+  }
+  box.hidden = false;
+}
