@@ -24,6 +24,11 @@ final class Csv {
         lines.add(new CsvLine(number, values));
     }
 
+    /** Whether so many lines are wrong that the rest need not be read to say so. */
+    boolean isFaulty() {
+        return faultCount >= Caps.FAULTS;
+    }
+
     /** How many faults there are; the first of them are noted. */
     int faultCount() {
         return faultCount;

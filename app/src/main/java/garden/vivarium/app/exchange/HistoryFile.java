@@ -206,6 +206,9 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
         Map<String, OldBatch> batches = new LinkedHashMap<>();
         Set<String> faulty = new HashSet<>();
         for (Csv.CsvLine line : csv.lines()) {
+            if (csv.isFaulty()) {
+                return new HistoryFile(List.of(), csv.faults());
+            }
             int before = csv.faultCount();
             readLine(line, today, csv, batches);
             if (csv.faultCount() > before) {
@@ -271,7 +274,9 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
                     Messages.text(
                             "HistoryFile.give.more", "stuck", read.taking().stuck()));
         }
-        look.map(l -> l.notBefore(read.taking().stuckOn())).ifPresent(known.looks()::add);
+        look.map(l -> l.notBefore(read.taking().stuckOn()))
+                .filter(l -> known.looks().size() <= Caps.LOOKS)
+                .ifPresent(known.looks()::add);
         if (known.looks().size() > Caps.LOOKS) {
             line.bad(
                     "looked_on",

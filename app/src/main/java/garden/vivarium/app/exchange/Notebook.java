@@ -32,6 +32,7 @@ final class Notebook {
 
     private final Csv csv = new Csv();
     private final Map<String, Map<String, WordCount>> words = new LinkedHashMap<>();
+    private final Map<String, Optional<String>> days = new HashMap<>();
     private String twoDays;
     private String noYear;
     private int latestYear;
@@ -196,7 +197,17 @@ final class Notebook {
         return column.sort().isMatched() ? word(column, typed) : Optional.of(typed);
     }
 
+    /** Notebooks have few days and many lines. */
     private Optional<String> day(String typed) {
+        Optional<String> known = days.get(typed);
+        if (known == null) {
+            known = readDay(typed);
+            days.put(typed, known);
+        }
+        return known;
+    }
+
+    private Optional<String> readDay(String typed) {
         String plain = typed.replaceFirst("[T ]\\d\\d:\\d\\d(:\\d\\d)?(\\.\\d+)?Z?$", "");
         if (choices.order() == null && AboutDay.needsOrder(plain)) {
             twoDays = twoDays == null ? typed : twoDays;

@@ -74,6 +74,9 @@ record PiecesFile(List<PieceLook> looks, List<InvalidLine> faults) {
     static PiecesFile read(Csv csv, LocalDate today) {
         Map<Key, PieceLook> looks = new LinkedHashMap<>();
         for (Csv.CsvLine line : csv.lines()) {
+            if (csv.isFaulty()) {
+                return new PiecesFile(List.of(), csv.faults());
+            }
             readLine(line, today, csv, looks);
         }
         if (csv.faultCount() == 0 && looks.isEmpty()) {

@@ -47,11 +47,23 @@ abstract class AtTheSampleNursery {
         assertThat(browser.complaints().stream().filter(c -> !c.contains("404")))
                 .isEmpty();
         assertThat(browser.script("return document.compatMode")).isEqualTo("CSS1Compat");
+        assertThat(outsideFolds())
+                .as("words before symbols")
+                .doesNotContainPattern("[Α-ω]|P\\(|[≤≥⌈]|\\d{4}-\\d\\d-\\d\\d");
         browser.size(390, 844, true);
         open(view);
         assertThat(browser.barriers()).as("on a phone").isEmpty();
         assertThat(browser.width()).as("no page scrolls sideways on a phone").isEqualTo(390);
         browser.size(1280, 800, false);
+    }
+
+    /** What a page says where nothing is opened. */
+    private String outsideFolds() {
+        return (String)
+                browser.script("const page = (document.querySelector('.page') ?? document.body).cloneNode(true);"
+                        + " page.querySelectorAll('details, script, input, select, svg').forEach((e) => {"
+                        + " const s = e.querySelector(':scope > summary'); if (s) { e.before(s); } e.remove(); });"
+                        + " return page.textContent;");
     }
 
     /** Opens a view by its address or, where that depends on what is there, by its name. */
