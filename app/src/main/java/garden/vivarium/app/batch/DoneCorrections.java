@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,6 +146,7 @@ public class DoneCorrections {
         other.pieces().forEach(p -> others.put(p.piece(), p.state()));
         String all = one.pieces().stream()
                 .filter(p -> others.get(p.piece()) != p.state())
+                .sorted(Comparator.comparingInt(LookCommand.Seen::piece))
                 .map(p -> p.piece() + " " + p.state().code())
                 .collect(Collectors.joining(", "));
         return all.substring(0, Math.min(LONGEST_FACT, all.length()));

@@ -33,6 +33,9 @@ class BatchCorrectionsTest extends AtANursery {
     private BatchCorrections corrections;
 
     @Autowired
+    private Whereabouts whereabouts;
+
+    @Autowired
     private DoneCorrections done;
 
     @Autowired
@@ -255,6 +258,9 @@ class BatchCorrectionsTest extends AtANursery {
                     batches.look(code, Growing.count(on, ready, lost));
                 }
             }
+            if (!mistakes && batches.find(code).counts().pending() > 1) {
+                batches.lookUnchanged(code, TODAY);
+            }
             int moved = ready / 2;
             if (moved > 0) {
                 batches.move(code, day.plusDays(40), mistakes ? 1 : moved, mistakes ? 1 : moved);
@@ -271,6 +277,13 @@ class BatchCorrectionsTest extends AtANursery {
                     corrections.restore(code);
                 }
                 corrections.correct(code, truth, null);
+                if (batches.find(code).counts().pending() > 1) {
+                    // Some of it stands elsewhere for a while: it is one batch all the same.
+                    whereabouts.carry(code, TODAY, "Warm bench", 1, "A1");
+                    batches.lookUnchanged(code, TODAY);
+                    UUID part = whereabouts.of(batches.find(code).id()).get(0).id();
+                    whereabouts.rejoin(code, part, TODAY);
+                }
                 String never = batches.make(batch(parent, way, 7, day)).code();
                 corrections.withdraw(never, "it never was");
             }

@@ -44,7 +44,9 @@ class EightFamiliesTest extends AtThePages {
         browser.press("main button.main");
         browser.untilText(".said", "added as");
 
-        browser.follow(plant.substring(0, 3).toUpperCase(Locale.ROOT) + "-1");
+        assertThat(browser.text("h1"))
+                .as("whoever adds something lands on it")
+                .contains(plant.substring(0, 3).toUpperCase(Locale.ROOT) + "-1");
         browser.press("a[data-key=n]");
         browser.type("wanted", "4");
         browser.type("due", "2027-05-15");

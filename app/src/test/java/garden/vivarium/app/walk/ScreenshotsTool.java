@@ -2,6 +2,7 @@ package garden.vivarium.app.walk;
 
 import garden.vivarium.app.demo.DemoNursery;
 import garden.vivarium.app.platform.OnDatabase;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -30,9 +31,6 @@ class ScreenshotsTool {
             take(browser, folder, "benches", "/benches");
             take(browser, folder, "stock", "/stock");
             take(browser, folder, "technique", "/technique");
-            browser.press("tr[data-way*='Skerry Lantern’|tip cutting in water'] input[name=b]");
-            browser.untilText("main", "They differ in");
-            snap(browser, folder, "technique-two-ways");
             browser.open("/stock");
             browser.press("a[aria-label='Plan from FUC-1']");
             browser.untilPath("/plan?stock=");
@@ -51,7 +49,6 @@ class ScreenshotsTool {
             browser.open("/stock");
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
-            take(browser, folder, "kind", "/guide/kinds/fuchsia");
             browser.open("/stock/new");
             browser.type("plant", "Fucshia ‘Half Tide’");
             browser.untilText("[data-kind-said]", "Fuchsia");
@@ -66,6 +63,14 @@ class ScreenshotsTool {
             browser.type("stuck", "4");
             browser.type("why", "one was never set");
             snap(browser, folder, "correcting");
+
+            // Somebody's notebook, as it was written.
+            browser.open("/records");
+            browser.upload("file", notebook());
+            browser.press("main button.main");
+            browser.untilPath("/records/");
+            snap(browser, folder, "a-notebook-in");
+            take(browser, folder, "first-steps", "/welcome?step=2");
 
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");
@@ -87,6 +92,15 @@ class ScreenshotsTool {
             snap(browser, folder, "bench-mode-phone");
             take(browser, folder, "round-phone", "/round");
         }
+    }
+
+    private static Path notebook() throws IOException {
+        return Files.writeString(Files.createTempDirectory("vivarium").resolve("notebook.csv"), """
+                Variety;Potted;Started;What;Into;No.;OK;Remarks;weather
+                Fuchsia ‘Skery Lantern’;3/5/2025;12/4/2025;tip cuttings;perlite/compost 50:50;24;18;good roots;wet
+                Sage ‘Grey Gull’;20/6/2025;June 2025;tip;sphagnum;10;7;late;dry
+                Rosemary ‘Wrack Line’;1/9/2025;1/8/2025;semi ripe;half bark half gravel;30;22;;windy
+                """);
     }
 
     private static void jar(Browser browser, String plant, String pieces, String rooted, String when) {

@@ -44,6 +44,20 @@ class StockAndGuideViewsTest extends AtTheSampleNursery {
     }
 
     @ParameterizedTest
+    @ValueSource(strings = {"/stock stock-plants", "/benches open-batches", "/technique ways-with-data"})
+    void listsAreNarrowedByTyping(String list) {
+        String table = list.substring(list.indexOf(' ') + 1);
+        browser.open(list.substring(0, list.indexOf(' ')));
+        int all = browser.count("#" + table + " tbody tr");
+        browser.type("narrow-" + table, "FUCHSIA");
+        String shown = "#" + table + " tbody tr:not([hidden])";
+        assertThat(browser.count(shown)).isBetween(1, all - 1);
+        assertThat(browser.texts(shown)).allMatch(row -> row.contains("Fuchsia"));
+        assertThat(browser.text("[data-narrow] [role=status]")).isEqualTo(browser.count(shown) + " of " + all);
+        browser.script("sessionStorage.clear()");
+    }
+
+    @ParameterizedTest
     @ValueSource(
             strings = {
                 "/round",

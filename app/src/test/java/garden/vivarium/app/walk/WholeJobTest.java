@@ -49,6 +49,10 @@ class WholeJobTest extends AtThePages {
         browser.press("main button.main");
 
         assertThat(browser.text(".said")).contains("added as FUC-1");
+        assertThat(browser.text("main"))
+                .as("whoever adds something lands on it")
+                .contains(PLANT, "Mist bench", "70");
+        browser.open("/stock");
         assertThat(browser.text("main table")).contains(PLANT, "Mist bench", "70");
     }
 
