@@ -143,6 +143,14 @@ class Batch extends NurseryRow {
         changes++;
     }
 
+    /** They were not stuck: they dry still. */
+    void unstick() {
+        taking = Taking.drying(taking.takenOn(), taking.taken());
+        clockOn = null;
+        closedOn = null;
+        changes++;
+    }
+
     /** Takes over what a replay of all looks says. */
     void stands(Counts counts, Progress.Seen seen) {
         firstSign = counts.firstSign();

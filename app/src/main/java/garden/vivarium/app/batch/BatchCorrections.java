@@ -285,6 +285,34 @@ public class BatchCorrections {
         return before;
     }
 
+    /**
+     * Withdraws a stick: the pieces dry still. It is taken back by sticking them.
+     *
+     * @param why in a word, or null
+     * @throws InvalidField if they did not dry first, or something has been seen or done of them since
+     */
+    @Transactional
+    public BatchView unstick(String code, String why) {
+        Batch batch = batch(code);
+        BatchView before = batch.view();
+        if (!before.isStuck() || before.takenOn().equals(before.stuckOn())) {
+            throw new InvalidField("stuckOn", Messages.text("BatchCorrections.did.not.dry"));
+        }
+        boolean touched = !histories.log(batch).standing().isEmpty()
+                || !pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId()))
+                        .isEmpty();
+        if (touched) {
+            throw new InvalidField("stuckOn", Messages.text("BatchCorrections.looked.at.since"));
+        }
+        corrections.keep(
+                batch.getId(),
+                List.of(new CorrectedFact("day stuck", says.day(before.stuckOn()), "drying still")),
+                why);
+        batch.unstick();
+        events.publishEvent(new BatchUnstuck(before));
+        return batch.view();
+    }
+
     /** Takes a withdrawal back: the batch is as it was. */
     @Transactional
     public BatchView restore(String code) {

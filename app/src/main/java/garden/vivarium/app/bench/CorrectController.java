@@ -168,6 +168,14 @@ class CorrectController {
         return next.getFlashAttributes().containsKey("said") ? back : "redirect:/batches/" + code + "/correct";
     }
 
+    @PostMapping("/batches/{code}/unstick")
+    String unstick(@PathVariable String code, @RequestParam(required = false) String why, RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            corrections.unstick(code, why);
+            return "They dry still; stick them when it is time.";
+        });
+    }
+
     @GetMapping("/batches/withdrawn")
     String withdrawn(Model model) {
         List<?> all = corrections.withdrawn();

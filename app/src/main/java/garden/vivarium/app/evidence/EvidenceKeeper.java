@@ -1,6 +1,7 @@
 package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.batch.BatchJudged;
+import garden.vivarium.app.batch.BatchUnstuck;
 import garden.vivarium.app.batch.BatchWithdrawn;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.core.looks.Tallies;
@@ -48,8 +49,19 @@ class EvidenceKeeper {
     @EventListener
     @Transactional(propagation = Propagation.MANDATORY)
     public void forget(BatchWithdrawn withdrawn) {
-        tallies.forget(withdrawn.batch().id());
-        batches.findByBatchId(withdrawn.batch().id()).ifPresent(batches::delete);
+        forget(withdrawn.batch().id());
+    }
+
+    /** What dries still tells nothing of its way yet. */
+    @EventListener
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void forget(BatchUnstuck unstuck) {
+        forget(unstuck.batch().id());
+    }
+
+    private void forget(UUID batch) {
+        tallies.forget(batch);
+        batches.findByBatchId(batch).ifPresent(batches::delete);
         stamp.raise(nursery.required());
     }
 

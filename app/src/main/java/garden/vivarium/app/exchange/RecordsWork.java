@@ -102,7 +102,10 @@ class RecordsWork implements DisposableBean {
         } catch (FileRefused refused) {
             records.at(id, ImportState.REFUSED, refused.getMessage());
         } catch (NotFound changed) {
-            records.at(id, ImportState.ASKING, Messages.text("Records.changed"));
+            // Pressed twice, the second finds it kept.
+            boolean made = records.isMade(id);
+            records.at(
+                    id, made ? ImportState.KEPT : ImportState.ASKING, made ? null : Messages.text("Records.changed"));
         } catch (RuntimeException failed) {
             LOG.error("A file could not be worked on", failed);
             records.at(id, before.isBusy() ? ImportState.REFUSED : before, Messages.text("RecordsWork.failed"));

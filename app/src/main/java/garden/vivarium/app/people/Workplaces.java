@@ -139,6 +139,10 @@ public class Workplaces {
                 .orElseThrow(() -> new InvalidField("nursery", Messages.text("Workplaces.only.one")));
         me.worksIn(other);
         people.flush();
+        // Whoever else worked there last begins elsewhere; where they may work their memberships say.
+        database.sql("update person set nursery_id = ? where nursery_id = ?")
+                .params(other.toString(), nursery.toString())
+                .update();
         empty(nursery);
         return other;
     }

@@ -14,6 +14,7 @@ import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
@@ -203,6 +204,24 @@ class BatchCorrectionsTest extends AtANursery {
         late.forEach((way, told) ->
                 assertThat(told).as(way.words()).containsExactlyInAnyOrderElementsOf(rightAway.get(way)));
         assertThat(late.keySet()).isEqualTo(rightAway.keySet());
+    }
+
+    @Test
+    void aStickIsWithdrawnAndDoneAnew() {
+        Protocol pads = guide.protocol("pad-in-grit").orElseThrow();
+        StockPlantView cactus = in(() -> Growing.stockPlant(stock, "Opuntia ‘Razor Shell’"));
+        String code = in(() -> batches.make(Growing.newBatch(pads, cactus, 8, TODAY.minusDays(20), TODAY.minusDays(6))))
+                .code();
+        assertThat(in(() -> evidence.record().ways())).isNotEmpty();
+
+        BatchView dry = in(() -> corrections.unstick(code, "that was the other tray"));
+
+        assertThat(dry.isStuck()).isFalse();
+        assertThat(in(() -> evidence.record().ways())).isEmpty();
+        BatchView again = in(() -> batches.stick(code, TODAY.minusDays(2), 7));
+        assertThat(again.stuck()).isEqualTo(7);
+        in(() -> batches.look(code, Growing.count(TODAY, 0, 1)));
+        assertThatThrownBy(() -> in(() -> corrections.unstick(code, null))).hasMessageContaining("looked at or moved");
     }
 
     private static final int HISTORIES = 30;
