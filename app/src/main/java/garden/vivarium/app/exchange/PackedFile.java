@@ -30,7 +30,7 @@ final class PackedFile {
             "<manifest:manifest xmlns:manifest='urn:oasis:names:tc:opendocument:xmlns:manifest:1.0'>"
                     + "<manifest:file-entry manifest:full-path='/' manifest:media-type='" + ODS_TYPE + "'/>"
                     + "<manifest:file-entry manifest:full-path='content.xml' manifest:media-type='text/xml'/></manifest:manifest>";
-    private static final int HEAD = 4_096;
+    private static final int OVERLAP = 12;
     private static final int CHUNK = 16_384;
     private static final String REPEATED_ROWS = "number-rows-repeated";
     private static final String REPEATED_COLUMNS = "number-columns-repeated";
@@ -71,10 +71,9 @@ final class PackedFile {
                     kind = Kind.ODS;
                 }
                 try (InputStream in = zip.getInputStream(entry)) {
-                    byte[] head = in.readNBytes(HEAD);
-                    refuseHead(name, head);
-                    unpacked += head.length;
+                    String before = "";
                     for (int n = in.read(chunk); n >= 0; n = in.read(chunk)) {
+                        before = refuseDefinitions(name, before, chunk, n);
                         unpacked += n;
                         if (unpacked > Caps.UNPACKED) {
                             throw new FileRefused(
@@ -136,15 +135,23 @@ final class PackedFile {
         }
     }
 
-    private static void refuseHead(String name, byte[] head) {
+    /**
+     * A definition may stand anywhere before the first element, behind a comment of any length; in what a sheet says it is written
+     * otherwise.
+     *
+     * @param before the end of what was looked through before
+     * @return the end of this
+     */
+    private static String refuseDefinitions(String name, String before, byte[] chunk, int length) {
         if (!name.endsWith(".xml") && !name.endsWith(".rels")) {
-            return;
+            return "";
         }
-        String text = new String(head, StandardCharsets.UTF_8);
+        String text = before + new String(chunk, 0, length, StandardCharsets.ISO_8859_1);
         if (text.contains("<!DOCTYPE") || text.contains("<!ENTITY") || text.indexOf('\0') >= 0) {
             throw new FileRefused(
                     "The spreadsheet defines words of its own, which no office program writes. Save its sheet as CSV.");
         }
+        return text.substring(Math.max(0, text.length() - OVERLAP));
     }
 
     /** A sheet may say "this row a million times"; empty ones are usual at its end, others are more than is read. */

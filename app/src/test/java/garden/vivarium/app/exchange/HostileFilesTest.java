@@ -61,6 +61,12 @@ class HostileFilesTest {
         refused(
                 xlsx("xl/worksheets/sheet1.xml", "<!DOCTYPE x [<!ENTITY a SYSTEM 'file:///etc/passwd'>]><x>&a;</x>"),
                 "defines words of its own");
+        refused(
+                xlsx(
+                        "xl/sharedStrings.xml",
+                        "<!--" + "x".repeat(16_380)
+                                + "--><!DOCTYPE x [<!ENTITY a SYSTEM 'file:///etc/passwd'>]><x>&a;</x>"),
+                "defines words of its own");
         refused(Spreadsheet.packed(Map.of("hello.txt", "x")), "no .xlsx or .ods");
         refused(xlsx("xl/worksheets/sheet1.xml", "not a sheet"), "cannot be read");
         refused(new byte[] {'P', 'K', 3, 4, 9, 9, 9, 9}, "");
