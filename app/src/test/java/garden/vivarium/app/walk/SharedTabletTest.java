@@ -52,6 +52,8 @@ class SharedTabletTest {
 
         try (Browser tablet = new Browser(port)) {
             tablet.signIn(mine.signIn(), Nurseries.PASSWORD);
+            // A page that is opened while the worker takes over the first one may wait for it.
+            tablet.until(d -> Boolean.TRUE.equals(tablet.script("return !!navigator.serviceWorker.controller")));
             tablet.open("/batches/" + tray.code() + "/check");
             tablet.until(d -> tablet.count(".cell") == 12);
             tablet.sendingBlocked(true);
