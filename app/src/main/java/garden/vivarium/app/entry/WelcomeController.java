@@ -12,7 +12,6 @@ import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.Hemisphere;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.ZoneId;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -45,7 +44,7 @@ class WelcomeController {
     String page(@RequestParam(defaultValue = "1") int step, Model model) {
         model.addAttribute("step", Math.max(1, Math.min(3, step)));
         model.addAttribute("zone", people.zone());
-        model.addAttribute("zones", zones());
+        model.addAttribute("zones", People.zones());
         model.addAttribute("hemisphere", people.hemisphere());
         model.addAttribute(
                 "currency", money.currency().map(c -> c.getCurrencyCode()).orElse(""));
@@ -55,13 +54,6 @@ class WelcomeController {
         model.addAttribute("climates", Climate.values());
         model.addAttribute("rows", ROWS);
         return "entry/welcome";
-    }
-
-    static List<String> zones() {
-        return ZoneId.getAvailableZoneIds().stream()
-                .filter(z -> z.contains("/") && !z.startsWith("Etc") && !z.startsWith("SystemV"))
-                .sorted()
-                .toList();
     }
 
     @PostMapping("/where")

@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import java.time.DateTimeException;
 import java.time.ZoneId;
-import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -35,7 +34,7 @@ class FirstStartController {
             return "redirect:/sign-in";
         }
         model.addAttribute("form", FirstStartForm.empty(ZoneId.systemDefault().getId()));
-        model.addAttribute("zones", zones());
+        model.addAttribute("zones", People.zones());
         model.addAttribute("currencies", Money.currencies());
         return "people/first";
     }
@@ -66,15 +65,8 @@ class FirstStartController {
                 wrong.rejectValue("zone", "problem", "That zone is not known; choose one from the list.");
             }
         }
-        model.addAttribute("zones", zones());
+        model.addAttribute("zones", People.zones());
         model.addAttribute("currencies", Money.currencies());
         return "people/first";
-    }
-
-    private static List<String> zones() {
-        return ZoneId.getAvailableZoneIds().stream()
-                .filter(z -> z.contains("/") && !z.startsWith("Etc") && !z.startsWith("SystemV"))
-                .sorted()
-                .toList();
     }
 }

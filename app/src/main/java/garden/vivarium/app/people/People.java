@@ -9,6 +9,7 @@ import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -132,6 +133,14 @@ public class People {
         money.keepIn(id, currency);
         hemispheres.remove(id);
         facts.forget(id);
+    }
+
+    /** Zones to choose from, by name. */
+    public static List<String> zones() {
+        return ZoneId.getAvailableZoneIds().stream()
+                .filter(z -> z.contains("/") && !z.startsWith("Etc") && !z.startsWith("SystemV"))
+                .sorted()
+                .toList();
     }
 
     /** The zone of the current nursery. */
