@@ -135,3 +135,22 @@ test("what an earlier version kept is put aside for whoever is here to decide", 
   assert.equal((await Draft.open(bench(), WREN)).values.clientId, "d1");
   assert.equal(items.size, 0);
 });
+
+test("where the browser never opens its store a check is typed and sent all the same", async () => {
+  await store.close();
+  const real = indexedDB.open;
+  indexedDB.open = () => {
+    throw new Error("not allowed here");
+  };
+  try {
+    const item = await saved(WREN);
+    assert.equal(await store.isKept(), false);
+    server(WREN, 200, { changes: 4 });
+    assert.equal((await send(item)).outcome, "kept");
+    assert.equal(sent.length, 1);
+    assert.deepEqual(await waiting(WREN), []);
+  } finally {
+    indexedDB.open = real;
+    await store.close();
+  }
+});

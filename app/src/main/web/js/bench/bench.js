@@ -1,14 +1,20 @@
 // Bench mode: a tray map and one key a reading. What may be read stands in readings.js, what was typed in draft.js.
+import { days } from "../days.js";
 import { Draft } from "./draft.js";
 import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, unchanged, words } from "./readings.js";
 import { Sending } from "./sending.js";
+import { isKept } from "./store.js";
 import { Tray } from "./tray.js";
 
 export async function start(root) {
   const bench = JSON.parse(root.dataset.bench);
-  new Bench(root, bench, await Draft.open(bench, document.body.dataset.owner));
+  const opened = new Bench(root, bench, await Draft.open(bench, document.body.dataset.owner));
+  if (!(await isKept())) {
+    opened.say("This browser keeps nothing of what you type: save it before you leave the page.", true);
+  }
 }
 
+const written = days({ weekday: "short" });
 const next = (list, now) => list[(list.indexOf(now) + 1) % list.length];
 
 class Bench {
@@ -301,7 +307,7 @@ class Bench {
     if (this.draft.size === 0) {
       this.say("No piece has a reading yet. Press 0, 1, 2 or x on one, or = for all unchanged.", true);
     } else if (!lookedOn || lookedOn > this.bench.today || lookedOn < this.bench.stuckOn) {
-      this.say(`Give a day from ${this.bench.stuckOn} to today.`, true);
+      this.say(`Give a day from ${written(new Date(this.bench.stuckOn))} to today.`, true);
     } else {
       this.sending.save();
     }

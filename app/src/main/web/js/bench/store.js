@@ -3,17 +3,56 @@
 import { openDB } from "../vendor/idb.js";
 
 const NAME = "vivarium";
+const PATIENCE_MS = 4000;
 let opened;
+let stays = true;
 
-const db = () =>
-  (opened ??= openDB(NAME, 1, {
+/**
+ * One page at a time opens the database. A page that is left while it makes it would otherwise be laid aside by the browser with the
+ * work half done, and the next page would wait for it for ever; one that holds a lock is ended instead.
+ */
+const alone = (work) => (globalThis.navigator?.locks ? navigator.locks.request("vivarium-store", work) : work());
+
+const open = () =>
+  openDB(NAME, 1, {
     upgrade(database) {
       const drafts = database.createObjectStore("drafts", { keyPath: "clientId" });
       drafts.createIndex("of", ["owner", "code"]);
       const checks = database.createObjectStore("checks", { keyPath: "clientId" });
       checks.createIndex("owner", "owner");
     },
-  }));
+  });
+
+const after = (ms) => new Promise((done) => setTimeout(done, ms));
+
+/** The same for as long as the page is open, where the browser keeps nothing: what is typed can at least be sent. */
+function memory() {
+  stays = false;
+  const held = { drafts: new Map(), checks: new Map() };
+  const all = (name) => [...held[name].values()];
+  return {
+    get: async (name, id) => held[name].get(id),
+    getAll: async (name) => all(name),
+    getAllFromIndex: async (name, index, key) =>
+      all(name).filter((i) => (index === "of" ? i.owner === key[0] && i.code === key[1] : i.owner === key)),
+    put: async (name, item) => held[name].set(item.clientId, structuredClone(item)),
+    delete: async (name, id) => held[name].delete(id),
+    close() {},
+  };
+}
+
+async function openOrRemember() {
+  const found = await Promise.race([Promise.resolve().then(() => alone(open)).catch(() => null), after(PATIENCE_MS)]);
+  return found ?? memory();
+}
+
+const db = () => (opened ??= openOrRemember());
+
+/** Whether what is typed stays in this browser when the page goes. */
+export async function isKept() {
+  await db();
+  return stays;
+}
 
 /** Drafts of an owner for a batch, the last written first. */
 export async function draftsOf(owner, code) {
@@ -71,5 +110,6 @@ export async function close() {
   if (opened) {
     (await opened).close();
     opened = undefined;
+    stays = true;
   }
 }

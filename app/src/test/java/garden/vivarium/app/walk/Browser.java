@@ -223,7 +223,18 @@ public final class Browser implements AutoCloseable {
         // A page that goes while it is read is simply read again.
         return new WebDriverWait(driver, PATIENCE, BETWEEN_ASKING)
                 .ignoring(WebDriverException.class)
+                .withMessage(this::whatIsShown)
                 .until(condition);
+    }
+
+    /** What was on the screen, and what the page complained of, when waiting came to nothing. */
+    private String whatIsShown() {
+        String text = driver.findElements(By.tagName("body")).stream()
+                .map(WebElement::getText)
+                .findFirst()
+                .orElse("");
+        return "at %s, which shows: %s%ncomplaints: %s"
+                .formatted(driver.getCurrentUrl(), text.substring(0, Math.min(text.length(), 2000)), complaints());
     }
 
     /** Waits until the field can be typed into. */

@@ -52,10 +52,10 @@ class SharedTabletTest {
 
         try (Browser tablet = new Browser(port)) {
             tablet.signIn(mine.signIn(), Nurseries.PASSWORD);
-            // A page that is opened while the worker takes over the first one may wait for it.
-            tablet.until(d -> Boolean.TRUE.equals(tablet.script("return !!navigator.serviceWorker.controller")));
             tablet.open("/batches/" + tray.code() + "/check");
+            // At once after the first page, which may still be making its store.
             tablet.until(d -> tablet.count(".cell") == 12);
+            assertThat(tablet.withStore("await store.isKept()")).isEqualTo(true);
             tablet.sendingBlocked(true);
             tablet.keys("2");
             tablet.keys(Keys.ENTER);
