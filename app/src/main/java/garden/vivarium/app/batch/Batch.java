@@ -177,6 +177,10 @@ class Batch extends NurseryRow {
         moved(pieces, 0);
     }
 
+    UUID placeId() {
+        return placeId;
+    }
+
     /** It stands in another place. */
     void carried(UUID place) {
         placeId = place;

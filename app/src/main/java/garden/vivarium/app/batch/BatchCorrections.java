@@ -10,7 +10,6 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
-import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
@@ -47,7 +46,7 @@ public class BatchCorrections {
     private final Corrections corrections;
     private final ApplicationEventPublisher events;
     private final CurrentNursery nursery;
-    private final Seen seen;
+    private final BatchToChange toChange;
     private final Says says;
     private final Today today;
 
@@ -65,7 +64,7 @@ public class BatchCorrections {
             Corrections corrections,
             ApplicationEventPublisher events,
             CurrentNursery nursery,
-            Seen seen,
+            BatchToChange toChange,
             Says says,
             Today today) {
         this.batches = batches;
@@ -81,7 +80,7 @@ public class BatchCorrections {
         this.corrections = corrections;
         this.events = events;
         this.nursery = nursery;
-        this.seen = seen;
+        this.toChange = toChange;
         this.says = says;
         this.today = today;
     }
@@ -97,7 +96,7 @@ public class BatchCorrections {
      */
     @Transactional
     public BatchView correct(String code, NewBatch now, String why) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         BatchView before = batch.view();
         refuse(batch, now);
         boolean otherWay = !now.done().way(now.plant().grown()).equals(before.way());
@@ -270,7 +269,7 @@ public class BatchCorrections {
         if (why == null || why.isBlank()) {
             throw new InvalidField("why", Messages.text("BatchCorrections.say.why"));
         }
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         BatchView before = batch.view();
         OptionalInt each = before.origin().stockPlantId() == null
                 ? OptionalInt.empty()
@@ -293,7 +292,7 @@ public class BatchCorrections {
      */
     @Transactional
     public BatchView unstick(String code, String why) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         BatchView before = batch.view();
         if (!before.isStuck() || before.takenOn().equals(before.stuckOn())) {
             throw new InvalidField("stuckOn", Messages.text("BatchCorrections.did.not.dry"));
@@ -342,11 +341,5 @@ public class BatchCorrections {
     @Transactional(readOnly = true)
     public List<CorrectionView> of(UUID batch) {
         return corrections.of(batch);
-    }
-
-    private Batch batch(String code) {
-        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
-        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
-        return batch;
     }
 }

@@ -22,6 +22,10 @@ class BatchSent extends NurseryRow {
 
     private String toWhom;
     private String personName;
+    private UUID checkId;
+    private UUID pottingId;
+    private boolean ofSettled;
+    private boolean closedMove;
 
     protected BatchSent() {}
 
@@ -34,7 +38,47 @@ class BatchSent extends NurseryRow {
         this.personName = personName;
     }
 
+    /** The look that says that they left unjudged. */
+    void saidBy(Check look) {
+        checkId = look.getId();
+    }
+
+    /** The move whose pieces, or young plants, left. */
+    void of(Potting move, boolean settled, boolean closed) {
+        pottingId = move.getId();
+        ofSettled = settled;
+        closedMove = closed;
+    }
+
+    SentState state() {
+        return state;
+    }
+
+    int pieces() {
+        return pieces;
+    }
+
+    /** The look that says so; null for what left otherwise. */
+    UUID checkId() {
+        return checkId;
+    }
+
+    /** The move that it belongs to; null for what left unjudged. */
+    UUID pottingId() {
+        return pottingId;
+    }
+
+    /** Whether they had settled when they left. */
+    boolean isOfSettled() {
+        return ofSettled;
+    }
+
+    /** Whether nothing was left of the move, so that nobody need be asked how it settled. */
+    boolean hasClosedMove() {
+        return closedMove;
+    }
+
     SentView view() {
-        return new SentView(sentOn, pieces, state, toWhom, personName);
+        return new SentView(getId(), sentOn, pieces, state, toWhom, personName);
     }
 }

@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface BatchSentRepository extends JpaRepository<BatchSent, UUID> {
 
     List<BatchSent> findByBatchIdOrderBySentOnDesc(UUID batchId);
+
+    boolean existsByCheckId(UUID checkId);
 }

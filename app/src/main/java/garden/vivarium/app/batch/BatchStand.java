@@ -18,11 +18,14 @@ class BatchStand extends NurseryRow {
     private LocalDate since;
     private LocalDate until;
     private String personName;
+    private UUID fromPlaceId;
+    private UUID endedBy;
 
     protected BatchStand() {}
 
-    BatchStand(UUID batchId, PlaceView place, Integer pieces, String cells, LocalDate since, String personName) {
-        this.batchId = batchId;
+    BatchStand(Batch batch, PlaceView place, Integer pieces, String cells, LocalDate since, String personName) {
+        this.batchId = batch.getId();
+        this.fromPlaceId = batch.placeId();
         this.placeId = place.id();
         this.placeName = place.name();
         this.pieces = pieces;
@@ -35,8 +38,42 @@ class BatchStand extends NurseryRow {
         return pieces != null && until == null;
     }
 
-    void ends(LocalDate day) {
+    /** All of the batch went on, or a part went back to the rest; {@code by} is what ended it, null for going back. */
+    void ends(LocalDate day, UUID by) {
         until = day;
+        endedBy = by;
+    }
+
+    /** What had ended it was taken back: it went on for as long as that. */
+    void endsLike(BatchStand other) {
+        until = other.until;
+        endedBy = other.endedBy;
+    }
+
+    boolean wasEndedBy(UUID other) {
+        return other.equals(endedBy);
+    }
+
+    boolean isWhole() {
+        return pieces == null;
+    }
+
+    /** Where the batch stood before; null where nobody wrote it down. */
+    UUID fromPlaceId() {
+        return fromPlaceId;
+    }
+
+    /** What went before was taken back. */
+    void cameFrom(UUID place) {
+        fromPlaceId = place;
+    }
+
+    void correct(LocalDate day, PlaceView place, Integer howMany, String which) {
+        since = day;
+        placeId = place.id();
+        placeName = place.name();
+        pieces = howMany;
+        cells = which;
     }
 
     UUID placeId() {

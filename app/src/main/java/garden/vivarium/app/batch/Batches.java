@@ -6,7 +6,6 @@ import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
@@ -31,6 +30,7 @@ public class Batches {
     private final BatchRepository batches;
     private final CheckRepository checks;
     private final PottingRepository pottings;
+    private final BatchSentRepository sent;
     private final BatchMaker maker;
     private final CheckBook book;
     private final Histories histories;
@@ -38,13 +38,14 @@ public class Batches {
     private final GuideLookup lookup;
     private final Stages stages;
     private final Protocols protocols;
-    private final Seen seen;
+    private final BatchToChange toChange;
     private final Today today;
 
     Batches(
             BatchRepository batches,
             CheckRepository checks,
             PottingRepository pottings,
+            BatchSentRepository sent,
             BatchMaker maker,
             CheckBook book,
             Histories histories,
@@ -52,11 +53,12 @@ public class Batches {
             GuideLookup lookup,
             Stages stages,
             Protocols protocols,
-            Seen seen,
+            BatchToChange toChange,
             Today today) {
         this.batches = batches;
         this.checks = checks;
         this.pottings = pottings;
+        this.sent = sent;
         this.maker = maker;
         this.book = book;
         this.histories = histories;
@@ -64,7 +66,7 @@ public class Batches {
         this.lookup = lookup;
         this.stages = stages;
         this.protocols = protocols;
-        this.seen = seen;
+        this.toChange = toChange;
         this.today = today;
     }
 
@@ -94,7 +96,7 @@ public class Batches {
      */
     @Transactional
     public BatchView stick(String code, LocalDate day, int pieces) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         if (batch.stuckOn() != null) {
             throw new InvalidField(
                     "stuck", Messages.text("Batches.stuck.already", "code", code, "stuckOn", batch.stuckOn()));
@@ -123,7 +125,7 @@ public class Batches {
      */
     @Transactional
     public BatchView look(String code, LookCommand look) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Optional<Check> same = checks.findByClientId(look.clientId());
         if (same.isPresent()) {
             if (!same.get().batchId().equals(batch.getId())) {
@@ -172,7 +174,7 @@ public class Batches {
      */
     @Transactional
     public BatchView say(String code, String stage, LocalDate day, boolean done) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         if (batch.stuckOn() == null) {
             throw new InvalidField("stage", code + " is not stuck yet; stick it first.");
         }
@@ -192,7 +194,7 @@ public class Batches {
      */
     @Transactional
     public BatchView separate(String code, LocalDate day, int youngPlants, int spent) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         int able = batch.view().readyToMove();
         if (protocolOf(batch).flatMap(p -> p.course().inTurn()).isEmpty()) {
             throw new InvalidField("youngPlants", Messages.text("Batches.pieces.moved.whole.move", "code", code));
@@ -237,10 +239,13 @@ public class Batches {
     /** Takes a check back. It stays in the history, struck through. */
     @Transactional
     public BatchView takeBack(String code, UUID checkId) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Check check = checks.findById(checkId)
                 .filter(c -> c.batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such check"));
+        if (sent.existsByCheckId(checkId)) {
+            throw new InvalidField("pieces", Messages.text("Departures.look.of"));
+        }
         if (!check.isWithdrawn()) {
             book.withdraw(check);
             histories.refresh(batch);
@@ -255,7 +260,7 @@ public class Batches {
      */
     @Transactional
     public BatchView move(String code, LocalDate day, int pieces, int youngPlants) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         int able = batch.view().readyToMove();
         if (pieces < 1 || pieces > able) {
             throw new InvalidField(
@@ -274,7 +279,7 @@ public class Batches {
     /** Says how many of the young plants of one day's move have settled. */
     @Transactional
     public BatchView settle(String code, UUID pottingId, LocalDate day, int settled) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such move"));
@@ -311,7 +316,7 @@ public class Batches {
      */
     @Transactional
     public BatchView lose(String code, UUID pottingId, int youngPlants, LossCause cause) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
                 .orElseThrow(() -> new NotFound("no such move"));
@@ -336,7 +341,7 @@ public class Batches {
      */
     @Transactional
     public BatchView giveUp(String code, LocalDate day) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Counts counts = batch.view().counts();
         if (counts.pending() == 0) {
             return batch.view();
@@ -359,7 +364,7 @@ public class Batches {
     /** A look that found nothing changed: the counts as they were. */
     @Transactional
     public BatchView lookUnchanged(String code, LocalDate day) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Counts counts = batch.view().counts();
         Integer firstSign = histories.signs(batch).firstSign().isPresent() ? counts.firstSign() : null;
         return look(
@@ -386,12 +391,6 @@ public class Batches {
     }
 
     /** The batch, to be changed: others who change it wait, and whoever saw another state of it is told. */
-    private Batch batch(String code) {
-        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
-        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
-        return batch;
-    }
-
     private Protocol protocolFor(NewBatch wanted) {
         return protocols
                 .version(

@@ -24,8 +24,8 @@ class CheckBook {
     }
 
     /** Writes looks after those that the batch already has. */
-    void write(Batch batch, List<LookCommand> looks) {
-        write(batch, checks.countByBatchId(batch.getId()), looks);
+    List<Check> write(Batch batch, List<LookCommand> looks) {
+        return write(batch, checks.countByBatchId(batch.getId()), looks);
     }
 
     /** Writes the first looks of a batch that has just been made. */

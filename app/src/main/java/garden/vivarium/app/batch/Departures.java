@@ -1,10 +1,12 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.CorrectedFact;
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.Seen;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.looks.Counts;
@@ -12,40 +14,44 @@ import garden.vivarium.core.timing.LookKind;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Sends pieces and young plants away. */
+/** Sends pieces and young plants away, and hears when it was otherwise. */
 @Service
 public class Departures {
 
     private static final int LONGEST = 120;
 
-    private final BatchRepository batches;
+    private final BatchToChange toChange;
     private final PottingRepository pottings;
     private final BatchSentRepository sent;
-    private final Batches looks;
+    private final CheckBook book;
     private final Histories histories;
+    private final Corrections corrections;
     private final CurrentNursery nursery;
-    private final Seen seen;
+    private final Says says;
     private final Today today;
 
     Departures(
-            BatchRepository batches,
+            BatchToChange toChange,
             PottingRepository pottings,
             BatchSentRepository sent,
-            Batches looks,
+            CheckBook book,
             Histories histories,
+            Corrections corrections,
             CurrentNursery nursery,
-            Seen seen,
+            Says says,
             Today today) {
-        this.batches = batches;
+        this.toChange = toChange;
         this.pottings = pottings;
         this.sent = sent;
-        this.looks = looks;
+        this.book = book;
         this.histories = histories;
+        this.corrections = corrections;
         this.nursery = nursery;
-        this.seen = seen;
+        this.says = says;
         this.today = today;
     }
 
@@ -58,72 +64,160 @@ public class Departures {
     }
 
     /**
+     * What left: when, how many, how far they had come, and to whom.
+     *
+     * @param toWhom may be null
+     */
+    public record Departure(LocalDate on, int pieces, SentState state, String toWhom) {
+
+        public Departure {
+            toWhom = toWhom == null
+                    ? ""
+                    : toWhom.strip()
+                            .substring(0, Math.min(LONGEST, toWhom.strip().length()));
+        }
+    }
+
+    /**
      * Sends some away. What is not rooted yet leaves unjudged; what is rooted has rooted; of young plants in pots those that were
      * moved first go first.
      *
      * @throws InvalidField naming the field, if more go than stand in that state
      */
     @Transactional
-    public BatchView send(String code, LocalDate day, int pieces, SentState state, String toWhom) {
-        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
-        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
-        today.refuseFuture("sentOn", day);
-        if (batch.stuckOn() == null || day.isBefore(batch.stuckOn())) {
-            throw new InvalidField("sentOn", Messages.text("Departures.not.stuck", "code", code));
-        }
-        int able = able(batch, state);
-        if (pieces < 1 || pieces > able) {
-            throw new InvalidField("pieces", Messages.text("Departures.stand", "able", able, "state", state.words()));
-        }
-        switch (state) {
-            case UNROOTED -> looks.look(code, unjudged(batch.view(), pieces, day));
-            case READY -> {
-                pottings.save(Potting.away(batch.getId(), day, pieces));
-                batch.sentReady(pieces);
-            }
-            case POTTED -> sendPotted(batch, pieces, day);
-        }
-        sent.save(new BatchSent(
-                batch.getId(),
-                day,
-                pieces,
-                state,
-                toWhom == null
-                        ? ""
-                        : toWhom.strip()
-                                .substring(0, Math.min(LONGEST, toWhom.strip().length())),
-                nursery.person().map(SignedIn::name).orElse("Vivarium")));
+    public BatchView send(String code, Departure leaving) {
+        Batch batch = toChange.of(code);
+        send(batch, leaving);
         histories.refresh(batch);
         return batch.view();
     }
 
-    private int able(Batch batch, SentState state) {
-        return switch (state) {
+    /**
+     * It was otherwise; with 0 pieces it is taken back altogether. Later looks by count, which count what had left, are corrected
+     * with it.
+     *
+     * @param why in a word, or null
+     * @throws InvalidField naming the field, if it cannot be
+     * @throws LookRefused naming the look that could not be true then
+     */
+    @Transactional
+    public BatchView correct(String code, UUID id, Departure really, String why) {
+        Batch batch = toChange.of(code);
+        BatchSent entry = sent.findByBatchIdOrderBySentOnDesc(batch.getId()).stream()
+                .filter(s -> s.getId().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no such departure"));
+        SentView was = entry.view();
+        takeBack(batch, entry);
+        if (really.pieces() > 0) {
+            send(batch, really);
+        }
+        String which = Messages.text("Departures.leaving", "day", says.day(was.on()));
+        corrections.keep(
+                batch.getId(),
+                List.of(
+                        fact(which, "day", says.day(was.on()), says.day(really.on())),
+                        fact(which, "pieces", String.valueOf(was.pieces()), String.valueOf(really.pieces())),
+                        fact(which, "state", was.state().words(), really.state().words()),
+                        fact(which, "to", was.toWhom(), really.toWhom())),
+                why);
+        histories.refresh(batch);
+        return batch.view();
+    }
+
+    private static CorrectedFact fact(String which, String what, String was, String now) {
+        return new CorrectedFact(which + ", " + what, was, now);
+    }
+
+    private void send(Batch batch, Departure leaving) {
+        today.refuseFuture("sentOn", leaving.on());
+        if (batch.stuckOn() == null || leaving.on().isBefore(batch.stuckOn())) {
+            throw new InvalidField("sentOn", Messages.text("Departures.not.stuck", "code", batch.code()));
+        }
+        int able = able(batch, leaving);
+        if (leaving.pieces() < 1 || leaving.pieces() > able) {
+            throw new InvalidField(
+                    "pieces",
+                    Messages.text(
+                            "Departures.stand",
+                            "able",
+                            able,
+                            "state",
+                            leaving.state().words()));
+        }
+        switch (leaving.state()) {
+            case UNROOTED -> sendUnjudged(batch, leaving);
+            case READY -> sendReady(batch, leaving);
+            case POTTED -> sendPotted(batch, leaving);
+        }
+    }
+
+    private int able(Batch batch, Departure leaving) {
+        return switch (leaving.state()) {
             case UNROOTED -> batch.view().counts().pending();
             case READY -> batch.view().readyToMove();
-            case POTTED -> pottings(batch).stream().mapToInt(Potting::standing).sum();
+            case POTTED ->
+                pottings(batch, leaving.on()).stream()
+                        .mapToInt(Potting::standing)
+                        .sum();
         };
     }
 
-    private List<Potting> pottings(Batch batch) {
-        return pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId()));
+    private List<Potting> pottings(Batch batch, LocalDate day) {
+        return pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId())).stream()
+                .filter(p -> !p.view().movedOn().isAfter(day))
+                .toList();
     }
 
-    private static LookCommand unjudged(BatchView b, int pieces, LocalDate day) {
-        Counts c = b.counts();
-        Integer firstSign = c.firstSign() > 0 ? c.firstSign() : null;
-        return LookCommand.ofCounts(
+    private void sendUnjudged(Batch batch, Departure leaving) {
+        Counts then = histories.countsOn(batch, leaving.on());
+        LookCommand look = LookCommand.ofCounts(
                 UUID.randomUUID(),
-                day,
+                leaving.on(),
                 LookKind.ABOVE,
-                new LookCommand.Counted(firstSign, c.ready(), c.lost(), c.sent() + pieces, null),
-                Messages.text("Departures.note", "pieces", pieces),
+                new LookCommand.Counted(
+                        then.firstSign() > 0 ? then.firstSign() : null,
+                        then.ready(),
+                        then.lost(),
+                        then.sent() + leaving.pieces(),
+                        null),
+                Messages.text("Departures.note", "pieces", leaving.pieces()),
                 null);
+        List<Check> standing = histories.log(batch).standing();
+        BatchSent entry = entry(batch, leaving, leaving.pieces());
+        entry.saidBy(book.write(batch, List.of(look)).get(0));
+        sent.save(entry);
+        recount(batch, standing.stream().filter(c -> c.lookedOn().isAfter(leaving.on())), leaving.pieces());
     }
 
-    private void sendPotted(Batch batch, int pieces, LocalDate day) {
-        int left = pieces;
-        for (Potting potting : pottings(batch)) {
+    /** Looks by count say how many had left in all by then: so many more, or fewer. */
+    private void recount(Batch batch, Stream<Check> later, int more) {
+        List<BatchSent> entries = sent.findByBatchIdOrderBySentOnDesc(batch.getId());
+        later.filter(Check::byCount).toList().forEach(check -> {
+            LookCommand c = check.command();
+            LookCommand.Counted n = c.counts();
+            LookCommand.Counted now = n.withSent(Math.max(0, n.sent() + more));
+            book.withdraw(check);
+            Check instead = book.write(
+                            batch,
+                            List.of(LookCommand.ofCounts(
+                                    UUID.randomUUID(), c.lookedOn(), c.look(), now, c.note(), null)))
+                    .get(0);
+            entries.stream().filter(s -> check.getId().equals(s.checkId())).forEach(s -> s.saidBy(instead));
+        });
+    }
+
+    private void sendReady(Batch batch, Departure leaving) {
+        Potting away = pottings.save(Potting.away(batch.getId(), leaving.on(), leaving.pieces()));
+        batch.sentReady(leaving.pieces());
+        BatchSent entry = entry(batch, leaving, leaving.pieces());
+        entry.of(away, false, false);
+        sent.save(entry);
+    }
+
+    private void sendPotted(Batch batch, Departure leaving) {
+        int left = leaving.pieces();
+        for (Potting potting : pottings(batch, leaving.on())) {
             int of = Math.min(left, potting.standing());
             if (of == 0) {
                 continue;
@@ -131,13 +225,60 @@ public class Departures {
             boolean settled = potting.view().settled() != null;
             potting.send(of);
             left -= of;
+            boolean closes = !settled && potting.standing() == 0;
             if (settled) {
                 batch.settled(-of);
-            } else if (potting.standing() == 0) {
+            } else if (closes) {
                 // Nothing is left that could settle: nobody need be asked.
-                potting.settle(0, day);
+                potting.settle(0, leaving.on());
             }
+            BatchSent entry = entry(batch, leaving, of);
+            entry.of(potting, settled, closes);
+            sent.save(entry);
         }
         batch.touched();
+    }
+
+    private BatchSent entry(Batch batch, Departure leaving, int pieces) {
+        return new BatchSent(
+                batch.getId(),
+                leaving.on(),
+                pieces,
+                leaving.state(),
+                leaving.toWhom(),
+                nursery.person().map(SignedIn::name).orElse("Vivarium"));
+    }
+
+    private void takeBack(Batch batch, BatchSent entry) {
+        if (entry.state() == SentState.UNROOTED) {
+            UUID look = known(entry.checkId());
+            List<Check> standing = histories.log(batch).standing();
+            standing.stream().filter(c -> c.getId().equals(look)).forEach(book::withdraw);
+            recount(
+                    batch,
+                    standing.stream().dropWhile(c -> !c.getId().equals(look)).skip(1),
+                    -entry.pieces());
+        } else {
+            Potting move = pottings.findById(known(entry.pottingId())).orElseThrow(() -> new NotFound("no such move"));
+            if (entry.state() == SentState.READY) {
+                pottings.delete(move);
+                batch.sentReady(-entry.pieces());
+            } else {
+                move.unsend(entry.pieces(), entry.isOfSettled(), entry.hasClosedMove());
+                if (entry.isOfSettled()) {
+                    batch.settled(entry.pieces());
+                }
+            }
+            pottings.flush();
+        }
+        batch.touched();
+        sent.delete(entry);
+    }
+
+    private static UUID known(UUID part) {
+        if (part == null) {
+            throw new InvalidField("pieces", Messages.text("Departures.from.before"));
+        }
+        return part;
     }
 }

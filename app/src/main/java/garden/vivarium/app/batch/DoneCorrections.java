@@ -6,7 +6,6 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
-import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.timing.LookKind;
@@ -29,10 +28,11 @@ public class DoneCorrections {
     private final BatchRepository batches;
     private final CheckRepository checks;
     private final PottingRepository pottings;
+    private final BatchSentRepository sent;
     private final CheckBook book;
     private final Histories histories;
     private final Corrections corrections;
-    private final Seen seen;
+    private final BatchToChange toChange;
     private final Says says;
     private final Today today;
 
@@ -40,19 +40,21 @@ public class DoneCorrections {
             BatchRepository batches,
             CheckRepository checks,
             PottingRepository pottings,
+            BatchSentRepository sent,
             CheckBook book,
             Histories histories,
             Corrections corrections,
-            Seen seen,
+            BatchToChange toChange,
             Says says,
             Today today) {
         this.batches = batches;
         this.checks = checks;
         this.pottings = pottings;
+        this.sent = sent;
         this.book = book;
         this.histories = histories;
         this.corrections = corrections;
-        this.seen = seen;
+        this.toChange = toChange;
         this.says = says;
         this.today = today;
     }
@@ -104,8 +106,11 @@ public class DoneCorrections {
             Map<Integer, PieceState> readings,
             String note,
             String why) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Check check = check(batch, checkId);
+        if (sent.existsByCheckId(checkId)) {
+            throw new InvalidField("lookedOn", Messages.text("Departures.look.of"));
+        }
         today.refuseFuture("lookedOn", day);
         LookCommand was = written(batch, check);
         LookCommand now = was.counts() == null
@@ -185,7 +190,7 @@ public class DoneCorrections {
     @Transactional
     public BatchView correctMove(
             String code, UUID pottingId, LocalDate day, int pieces, int youngPlants, Integer settled, String why) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> !p.isAway())
                 .filter(p -> p.view().batchId().equals(batch.getId()))
@@ -249,11 +254,5 @@ public class DoneCorrections {
                             "youngPlants",
                             youngPlants - was.lost().unsettled()));
         }
-    }
-
-    private Batch batch(String code) {
-        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
-        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
-        return batch;
     }
 }

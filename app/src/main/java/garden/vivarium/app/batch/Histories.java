@@ -11,6 +11,7 @@ import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.looks.Firmness;
 import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.Interval;
@@ -110,10 +111,18 @@ class Histories {
         replay(batch, looks);
     }
 
+    /** What the looks until a day, that day among them, said. */
+    Counts countsOn(Batch batch, LocalDate day) {
+        CheckLog log = log(batch);
+        List<Check> until =
+                log.standing().stream().filter(c -> !c.lookedOn().isAfter(day)).toList();
+        return replay(batch, new CheckLog(until, log.readings())).counts();
+    }
+
     /** The day of the first look that cannot be true of the batch as it is now; empty where all can. */
     Optional<LocalDate> firstImpossible(Batch batch) {
-        List<Check> standing = log(batch).standing();
         CheckLog all = log(batch);
+        List<Check> standing = all.standing();
         for (int n = 1; n <= standing.size(); n++) {
             try {
                 replay(batch, new CheckLog(standing.subList(0, n), all.readings()));

@@ -58,6 +58,11 @@ public record LookCommand(
         public Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {
             this(firstSign, ready, lost, sent, youngPlants, false);
         }
+
+        /** The same, with so many sent away. */
+        Counted withSent(int other) {
+            return new Counted(firstSign, ready, lost, other, youngPlants, gaveUp, lostReady, cause);
+        }
     }
 
     /** One piece; what nobody noted is null. */

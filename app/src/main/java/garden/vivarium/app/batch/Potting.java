@@ -84,6 +84,19 @@ class Potting extends NurseryRow {
         }
     }
 
+    /** Those had not left after all. */
+    void unsend(int howMany, boolean hadSettled, boolean closed) {
+        if (hadSettled) {
+            sentSettled -= howMany;
+        } else {
+            sentUnsettled -= howMany;
+        }
+        if (closed) {
+            settled = null;
+            settledOn = null;
+        }
+    }
+
     /** Young plants of it that stand, settled or not. */
     int standing() {
         return settled == null ? youngPlants - lostUnsettled - sentUnsettled : settled - lostSettled - sentSettled;

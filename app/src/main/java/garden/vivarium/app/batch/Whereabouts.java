@@ -1,10 +1,12 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.CorrectedFact;
+import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.Seen;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
@@ -14,6 +16,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,7 +31,9 @@ public class Whereabouts {
     private final BatchStandRepository stands;
     private final Stock stock;
     private final CurrentNursery nursery;
-    private final Seen seen;
+    private final BatchToChange toChange;
+    private final Corrections corrections;
+    private final Says says;
     private final Today today;
 
     Whereabouts(
@@ -36,13 +41,17 @@ public class Whereabouts {
             BatchStandRepository stands,
             Stock stock,
             CurrentNursery nursery,
-            Seen seen,
+            BatchToChange toChange,
+            Corrections corrections,
+            Says says,
             Today today) {
         this.batches = batches;
         this.stands = stands;
         this.stock = stock;
         this.nursery = nursery;
-        this.seen = seen;
+        this.toChange = toChange;
+        this.corrections = corrections;
+        this.says = says;
         this.today = today;
     }
 
@@ -63,7 +72,7 @@ public class Whereabouts {
      */
     @Transactional
     public BatchView carry(String code, LocalDate day, String place, Integer pieces, String cells) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         if (place == null || place.isBlank()) {
             throw new InvalidField("place", Messages.text("Whereabouts.say.where"));
         }
@@ -74,30 +83,126 @@ public class Whereabouts {
             throw new InvalidField("pieces", Messages.text("Whereabouts.pieces", "here", here));
         }
         boolean whole = pieces == null || (pieces == here && apart(batch) == 0);
+        BatchStand now = new BatchStand(batch, to, whole ? null : pieces, whole ? null : said(cells), day, who());
         if (whole) {
             stands.findByBatchIdOrderBySinceDesc(batch.getId()).stream()
                     .filter(s -> s.view().until() == null)
-                    .forEach(s -> s.ends(day));
+                    .forEach(s -> s.ends(day, now.getId()));
             batch.carried(to.id());
         } else {
             batch.touched();
         }
-        stands.save(new BatchStand(batch.getId(), to, whole ? null : pieces, whole ? null : said(cells), day, who()));
+        stands.save(now);
         return batch.view();
     }
 
     /** Puts a part back to the rest. */
     @Transactional
     public BatchView rejoin(String code, UUID part, LocalDate day) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         refuseBadDay(batch, day);
-        BatchStand stand = stands.findById(part)
-                .filter(s -> s.isPart())
-                .filter(s -> stands.findByBatchIdOrderBySinceDesc(batch.getId()).contains(s))
-                .orElseThrow(() -> new NotFound("no such part"));
-        stand.ends(day);
+        stand(batch, part, BatchStand::isPart).ends(day, null);
         batch.touched();
         return batch.view();
+    }
+
+    private BatchStand stand(Batch batch, UUID id, Predicate<BatchStand> which) {
+        return stands.findByBatchIdOrderBySinceDesc(batch.getId()).stream()
+                .filter(s -> s.getId().equals(id))
+                .filter(which)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no such part"));
+    }
+
+    /**
+     * It was carried on another day, elsewhere, or not so many.
+     *
+     * @param pieces of a part, how many; without meaning where all of it was carried
+     * @param why in a word, or null
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    public BatchView correct(
+            String code, UUID id, LocalDate day, String place, Integer pieces, String cells, String why) {
+        Batch batch = toChange.of(code);
+        BatchStand stand = stand(batch, id, s -> true);
+        refuseBadDay(batch, day);
+        StandView was = stand.view();
+        if (was.until() != null && day.isAfter(was.until())) {
+            throw new InvalidField("day", Messages.text("Whereabouts.left", "until", was.until()));
+        }
+        if (place == null || place.isBlank()) {
+            throw new InvalidField("place", Messages.text("Whereabouts.say.where"));
+        }
+        int able = standing(batch) - apart(batch) + (stand.isPart() ? stand.pieces() : 0);
+        if (!stand.isWhole() && (pieces == null || pieces < 1 || pieces > Math.max(able, stand.pieces()))) {
+            throw new InvalidField("pieces", Messages.text("Whereabouts.pieces", "here", able));
+        }
+        PlaceView to = stock.placeNamed(place.strip(), Climate.HEATED);
+        stand.correct(day, to, stand.isWhole() ? null : pieces, stand.isWhole() ? null : said(cells));
+        StandView now = stand.view();
+        String which = Messages.text("Whereabouts.carrying", "day", says.day(was.since()));
+        corrections.keep(
+                batch.getId(),
+                List.of(
+                        fact(which, "day", says.day(was.since()), says.day(now.since())),
+                        fact(which, "place", was.place(), now.place()),
+                        fact(which, "pieces", said(was), said(now)),
+                        fact(which, "cells", was.cells(), now.cells())),
+                why);
+        if (stand.isWhole() && now.until() == null) {
+            batch.carried(to.id());
+        } else {
+            batch.touched();
+        }
+        return batch.view();
+    }
+
+    /**
+     * It was not carried at all: it stands where it stood.
+     *
+     * @param why in a word, or null
+     * @throws InvalidField if nobody wrote down where that was
+     */
+    @Transactional
+    public BatchView takeBack(String code, UUID id, String why) {
+        Batch batch = toChange.of(code);
+        BatchStand stand = stand(batch, id, s -> true);
+        StandView was = stand.view();
+        if (stand.isWhole() && was.until() == null) {
+            if (stand.fromPlaceId() == null) {
+                throw new InvalidField("place", Messages.text("Whereabouts.nobody.knows"));
+            }
+            batch.carried(stand.fromPlaceId());
+        } else {
+            batch.touched();
+        }
+        for (BatchStand other : stands.findByBatchIdOrderBySinceDesc(batch.getId())) {
+            if (other.wasEndedBy(id)) {
+                other.endsLike(stand);
+            }
+            if (stand.isWhole() && stand.wasEndedBy(other.getId())) {
+                other.cameFrom(stand.fromPlaceId());
+            }
+        }
+        corrections.keep(
+                batch.getId(),
+                List.of(fact(
+                        Messages.text("Whereabouts.carrying", "day", says.day(was.since())),
+                        "place",
+                        was.place(),
+                        Messages.text("Whereabouts.taken.back"))),
+                why);
+        stands.delete(stand);
+        return batch.view();
+    }
+
+    private static CorrectedFact fact(String which, String what, String was, String now) {
+        return new CorrectedFact(which + ", " + what, was, now);
+    }
+
+    private static String said(StandView stand) {
+        return stand.pieces() == null ? "" : String.valueOf(stand.pieces());
     }
 
     /**
@@ -107,7 +212,7 @@ public class Whereabouts {
      */
     @Transactional
     public BatchView together(String code, String other) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         Batch with = batches.findToChange(other == null ? "" : other.strip().toUpperCase(Locale.ROOT))
                 .or(() -> batches.findToChange(other == null ? "" : other.strip()))
                 .orElseThrow(() -> new InvalidField(
@@ -126,7 +231,7 @@ public class Whereabouts {
     /** Takes a batch out of the vessel that it shared. */
     @Transactional
     public BatchView apart(String code) {
-        Batch batch = batch(code);
+        Batch batch = toChange.of(code);
         batch.standsAlone();
         return batch.view();
     }
@@ -170,11 +275,5 @@ public class Whereabouts {
 
     private String who() {
         return nursery.person().map(SignedIn::name).orElse("Vivarium");
-    }
-
-    private Batch batch(String code) {
-        Batch batch = batches.findToChange(code).orElseThrow(() -> new NotFound("no batch " + code));
-        seen.check(batch.mark(), batch.changes(), () -> batch.view().stands());
-        return batch;
     }
 }

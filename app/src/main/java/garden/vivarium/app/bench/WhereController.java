@@ -75,8 +75,45 @@ class WhereController {
             @RequestParam(required = false) String toWhom,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            departures.send(code, sentOn, pieces, state, toWhom);
+            departures.send(code, new Departures.Departure(sentOn, pieces, state, toWhom));
             return Messages.text("WhereController.sent", "pieces", pieces);
+        });
+    }
+
+    @PostMapping("/batches/{code}/sent/{entry}/correct")
+    String correctSent(
+            @PathVariable String code,
+            @PathVariable UUID entry,
+            @RequestParam LocalDate sentOn,
+            @RequestParam int pieces,
+            @RequestParam SentState state,
+            @RequestParam(required = false) String toWhom,
+            @RequestParam(required = false) String why,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            departures.correct(code, entry, new Departures.Departure(sentOn, pieces, state, toWhom), why);
+            return Messages.text("WhereController.sent.corrected", "pieces", pieces);
+        });
+    }
+
+    @PostMapping("/batches/{code}/stood/{entry}/correct")
+    String correctStood(
+            @PathVariable String code,
+            @PathVariable UUID entry,
+            @RequestParam(required = false) String place,
+            @RequestParam LocalDate day,
+            @RequestParam(required = false) Integer pieces,
+            @RequestParam(required = false) String cells,
+            @RequestParam(required = false) String why,
+            @RequestParam(defaultValue = "false") boolean takeBack,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/batches/" + code, () -> {
+            if (takeBack) {
+                whereabouts.takeBack(code, entry, why);
+                return "It was not carried: that is written down.";
+            }
+            whereabouts.correct(code, entry, day, place, pieces, cells, why);
+            return "Where it stood is corrected.";
         });
     }
 }
