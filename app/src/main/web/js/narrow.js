@@ -27,6 +27,20 @@ export function start(box) {
     row,
     words: plain(`${row.textContent} ${row.dataset.words ?? ""}`),
   }));
+  /** Words by which rows are known beside what they show, asked for once somebody types. */
+  let asked = table.dataset.more === undefined;
+  const askMore = async () => {
+    if (asked) {
+      return;
+    }
+    asked = true;
+    const answer = await fetch(table.dataset.more, { headers: { Accept: "application/json" } });
+    const more = answer.ok ? await answer.json() : {};
+    for (const known of rows) {
+      known.words += ` ${plain(more[known.row.dataset.row] ?? "")}`;
+    }
+    narrow();
+  };
   const key = `narrow ${location.pathname}`;
   const narrow = () => {
     const wanted = plain(input.value).split(/\s+/).filter(Boolean);
@@ -44,9 +58,13 @@ export function start(box) {
     }
   };
   input.value = sessionStorage.getItem(key) ?? "";
-  input.addEventListener("input", narrow);
+  input.addEventListener("input", () => {
+    narrow();
+    askMore();
+  });
   if (input.value) {
     narrow();
+    askMore();
   }
   box.hidden = false;
 }

@@ -194,6 +194,26 @@ public class BatchBook {
         return batches.kin().stream().map(BatchBook::kin).toList();
     }
 
+    /** A way that was tried in a place. */
+    public record Placed(Way way, UUID placeId) {}
+
+    /** The places of every way, of batches that are stuck. */
+    @Transactional(readOnly = true)
+    public List<Placed> placed() {
+        return batches.placed().stream()
+                .map(p -> new Placed(
+                        new Way(
+                                p.getPlant(),
+                                p.getPlantKind(),
+                                p.getPlantGroup(),
+                                p.getMethod(),
+                                p.getMedium(),
+                                p.getTreatment(),
+                                Way.Own.of(p.getProtocol(), p.getProtocolVersion())),
+                        p.getPlaceId()))
+                .toList();
+    }
+
     private static Kin kin(BatchRepository.KinRow k) {
         return new Kin(
                 k.getId(),

@@ -100,6 +100,32 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
                     + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.taking.takenOn, b.code")
     List<KinRow> kin();
 
+    /** Which ways stood, or stand, where. */
+    @Query("select distinct b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup,"
+            + " b.done.method as method, b.done.medium as medium, b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.placeId as placeId"
+            + " from Batch b where b.taking.stuckOn is not null")
+    List<PlacedRow> placed();
+
+    interface PlacedRow {
+        String getPlant();
+
+        String getPlantKind();
+
+        String getPlantGroup();
+
+        String getMethod();
+
+        String getMedium();
+
+        String getTreatment();
+
+        String getProtocol();
+
+        Integer getProtocolVersion();
+
+        UUID getPlaceId();
+    }
+
     interface KinRow {
         String getCode();
 

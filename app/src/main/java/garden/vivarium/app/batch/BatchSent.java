@@ -5,6 +5,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -22,6 +23,7 @@ class BatchSent extends NurseryRow {
 
     private String toWhom;
     private String personName;
+    private Instant notedAt;
     private UUID checkId;
     private UUID pottingId;
     private boolean ofSettled;
@@ -29,13 +31,21 @@ class BatchSent extends NurseryRow {
 
     protected BatchSent() {}
 
-    BatchSent(UUID batchId, LocalDate sentOn, int pieces, SentState state, String toWhom, String personName) {
+    BatchSent(
+            UUID batchId,
+            LocalDate sentOn,
+            int pieces,
+            SentState state,
+            String toWhom,
+            String personName,
+            Instant now) {
         this.batchId = batchId;
         this.sentOn = sentOn;
         this.pieces = pieces;
         this.state = state;
         this.toWhom = toWhom;
         this.personName = personName;
+        this.notedAt = now;
     }
 
     /** The look that says that they left unjudged. */

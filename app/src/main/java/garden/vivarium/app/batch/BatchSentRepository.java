@@ -6,7 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BatchSentRepository extends JpaRepository<BatchSent, UUID> {
 
-    List<BatchSent> findByBatchIdOrderBySentOnDesc(UUID batchId);
+    List<BatchSent> findByBatchIdOrderBySentOnDescNotedAtDesc(UUID batchId);
 
     boolean existsByCheckId(UUID checkId);
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.app.stock.PlaceView;
 import jakarta.persistence.Entity;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -18,12 +19,20 @@ class BatchStand extends NurseryRow {
     private LocalDate since;
     private LocalDate until;
     private String personName;
+    private Instant notedAt;
     private UUID fromPlaceId;
     private UUID endedBy;
 
     protected BatchStand() {}
 
-    BatchStand(Batch batch, PlaceView place, Integer pieces, String cells, LocalDate since, String personName) {
+    BatchStand(
+            Batch batch,
+            PlaceView place,
+            Integer pieces,
+            String cells,
+            LocalDate since,
+            String personName,
+            Instant now) {
         this.batchId = batch.getId();
         this.fromPlaceId = batch.placeId();
         this.placeId = place.id();
@@ -32,6 +41,7 @@ class BatchStand extends NurseryRow {
         this.cells = cells;
         this.since = since;
         this.personName = personName;
+        this.notedAt = now;
     }
 
     boolean isPart() {

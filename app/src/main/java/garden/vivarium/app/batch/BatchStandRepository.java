@@ -6,5 +6,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BatchStandRepository extends JpaRepository<BatchStand, UUID> {
 
-    List<BatchStand> findByBatchIdOrderBySinceDesc(UUID batchId);
+    List<BatchStand> findByBatchIdOrderBySinceDescNotedAtDesc(UUID batchId);
 }

@@ -58,7 +58,7 @@ public class Departures {
     /** What was sent away of a batch, the last first. */
     @Transactional(readOnly = true)
     public List<SentView> of(UUID batch) {
-        return sent.findByBatchIdOrderBySentOnDesc(batch).stream()
+        return sent.findByBatchIdOrderBySentOnDescNotedAtDesc(batch).stream()
                 .map(BatchSent::view)
                 .toList();
     }
@@ -103,14 +103,16 @@ public class Departures {
     @Transactional
     public BatchView correct(String code, UUID id, Departure really, String why) {
         Batch batch = toChange.of(code);
-        BatchSent entry = sent.findByBatchIdOrderBySentOnDesc(batch.getId()).stream()
+        BatchSent entry = sent.findByBatchIdOrderBySentOnDescNotedAtDesc(batch.getId()).stream()
                 .filter(s -> s.getId().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("no such departure"));
         SentView was = entry.view();
         takeBack(batch, entry);
+        histories.refresh(batch);
         if (really.pieces() > 0) {
             send(batch, really);
+            histories.refresh(batch);
         }
         String which = Messages.text("Departures.leaving", "day", says.day(was.on()));
         corrections.keep(
@@ -121,7 +123,6 @@ public class Departures {
                         fact(which, "state", was.state().words(), really.state().words()),
                         fact(which, "to", was.toWhom(), really.toWhom())),
                 why);
-        histories.refresh(batch);
         return batch.view();
     }
 
@@ -192,7 +193,7 @@ public class Departures {
 
     /** Looks by count say how many had left in all by then: so many more, or fewer. */
     private void recount(Batch batch, Stream<Check> later, int more) {
-        List<BatchSent> entries = sent.findByBatchIdOrderBySentOnDesc(batch.getId());
+        List<BatchSent> entries = sent.findByBatchIdOrderBySentOnDescNotedAtDesc(batch.getId());
         later.filter(Check::byCount).toList().forEach(check -> {
             LookCommand c = check.command();
             LookCommand.Counted n = c.counts();
@@ -246,7 +247,8 @@ public class Departures {
                 pieces,
                 leaving.state(),
                 leaving.toWhom(),
-                nursery.person().map(SignedIn::name).orElse("Vivarium"));
+                nursery.person().map(SignedIn::name).orElse("Vivarium"),
+                today.now());
     }
 
     private void takeBack(Batch batch, BatchSent entry) {

@@ -58,7 +58,7 @@ public class Whereabouts {
     /** Where it stood and stands, the last first. */
     @Transactional(readOnly = true)
     public List<StandView> of(UUID batch) {
-        return stands.findByBatchIdOrderBySinceDesc(batch).stream()
+        return stands.findByBatchIdOrderBySinceDescNotedAtDesc(batch).stream()
                 .map(BatchStand::view)
                 .toList();
     }
@@ -83,9 +83,10 @@ public class Whereabouts {
             throw new InvalidField("pieces", Messages.text("Whereabouts.pieces", "here", here));
         }
         boolean whole = pieces == null || (pieces == here && apart(batch) == 0);
-        BatchStand now = new BatchStand(batch, to, whole ? null : pieces, whole ? null : said(cells), day, who());
+        BatchStand now =
+                new BatchStand(batch, to, whole ? null : pieces, whole ? null : said(cells), day, who(), today.now());
         if (whole) {
-            stands.findByBatchIdOrderBySinceDesc(batch.getId()).stream()
+            stands.findByBatchIdOrderBySinceDescNotedAtDesc(batch.getId()).stream()
                     .filter(s -> s.view().until() == null)
                     .forEach(s -> s.ends(day, now.getId()));
             batch.carried(to.id());
@@ -107,7 +108,7 @@ public class Whereabouts {
     }
 
     private BatchStand stand(Batch batch, UUID id, Predicate<BatchStand> which) {
-        return stands.findByBatchIdOrderBySinceDesc(batch.getId()).stream()
+        return stands.findByBatchIdOrderBySinceDescNotedAtDesc(batch.getId()).stream()
                 .filter(s -> s.getId().equals(id))
                 .filter(which)
                 .findFirst()
@@ -177,7 +178,7 @@ public class Whereabouts {
         } else {
             batch.touched();
         }
-        for (BatchStand other : stands.findByBatchIdOrderBySinceDesc(batch.getId())) {
+        for (BatchStand other : stands.findByBatchIdOrderBySinceDescNotedAtDesc(batch.getId())) {
             if (other.wasEndedBy(id)) {
                 other.endsLike(stand);
             }
@@ -254,7 +255,7 @@ public class Whereabouts {
     }
 
     private int apart(Batch batch) {
-        return stands.findByBatchIdOrderBySinceDesc(batch.getId()).stream()
+        return stands.findByBatchIdOrderBySinceDescNotedAtDesc(batch.getId()).stream()
                 .filter(BatchStand::isPart)
                 .mapToInt(BatchStand::pieces)
                 .sum();

@@ -15,6 +15,11 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, int openBatches) {
     /** A place with what is due there. */
     record Stop(PlaceView place, List<Item> items) {}
 
+    /** Whether no batch is open, and nothing is due. */
+    boolean isBare() {
+        return openBatches == 0 && due() == 0;
+    }
+
     /** How many things are due. */
     public int due() {
         return stops.stream().mapToInt(s -> s.items().size()).sum();

@@ -1,7 +1,9 @@
 package garden.vivarium.app.round;
 
 import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.stock.Stock;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,14 +19,22 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class RoundController {
 
     private final Rounds rounds;
+    private final People people;
+    private final Stock stock;
 
-    RoundController(Rounds rounds) {
+    RoundController(Rounds rounds, People people, Stock stock) {
         this.rounds = rounds;
+        this.people = people;
+        this.stock = stock;
     }
 
     @GetMapping
     String round(Model model) {
-        model.addAttribute("round", rounds.today());
+        Round round = rounds.today();
+        if (round.isBare() && !people.hasSettledIn() && stock.all().isEmpty()) {
+            return "redirect:/welcome";
+        }
+        model.addAttribute("round", round);
         return "round/round";
     }
 

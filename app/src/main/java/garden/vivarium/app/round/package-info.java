@@ -1,5 +1,6 @@
 /** The day’s walk past everything that needs a hand. */
-@ApplicationModule(allowedDependencies = {"promise", "plan", "bench", "batch", "care", "guide", "stock", "platform"})
+@ApplicationModule(
+        allowedDependencies = {"promise", "plan", "bench", "batch", "care", "guide", "people", "stock", "platform"})
 package garden.vivarium.app.round;
 
 import org.springframework.modulith.ApplicationModule;

@@ -1,8 +1,11 @@
 package garden.vivarium.app.technique;
 
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.CurveBand;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
@@ -16,8 +19,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,13 +31,17 @@ import org.springframework.transaction.annotation.Transactional;
 class Technique {
 
     private final Evidence evidence;
+    private final BatchBook book;
+    private final Stock stock;
     private final Guide guide;
     // A record is made anew whenever a look changes it; what was drawn of an older one goes with it.
     private final Map<NurseryRecord, Map<Way, Optional<CurveDrawing>>> curves =
             Collections.synchronizedMap(new WeakHashMap<>());
 
-    Technique(Evidence evidence, Guide guide) {
+    Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide) {
         this.evidence = evidence;
+        this.book = book;
+        this.stock = stock;
         this.guide = guide;
     }
 
@@ -76,6 +85,18 @@ class Technique {
         Tallies pooled =
                 Tallies.pooled(record.of(way).stream().map(WayBatch::ready).toList());
         return pooled.isEmpty() ? Optional.empty() : RootingCurve.fit(pooled).median();
+    }
+
+    /** By the keys of ways, the names of the places in which they were tried. */
+    @Transactional(readOnly = true)
+    Map<String, String> places() {
+        Map<UUID, String> names = stock.places().stream().collect(Collectors.toMap(PlaceView::id, PlaceView::name));
+        return book.placed().stream()
+                .filter(p -> names.containsKey(p.placeId()))
+                .collect(Collectors.toMap(
+                        p -> WayKey.of(p.way()).text(),
+                        p -> names.get(p.placeId()),
+                        (one, other) -> one + " " + other));
     }
 
     private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches) {

@@ -5,12 +5,14 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** The Technique place. */
 @Controller
@@ -49,5 +51,12 @@ class TechniqueController {
                     Technique.differences(first.get().way(), second.get().way()));
         }
         return "technique/technique";
+    }
+
+    /** Where each way was tried, for whoever narrows the list by a place. */
+    @GetMapping("/places")
+    @ResponseBody
+    Map<String, String> places() {
+        return technique.places();
     }
 }

@@ -60,7 +60,11 @@ class FirstStartTest {
             assertThat(browser.cookie("vivarium")).as("a new session").isNotEqualTo(before);
             assertThat(browser.text(".nursery")).isEqualTo("Gull Yard");
 
+            browser.open("/round");
+            browser.untilPath("/welcome");
             theFirstHour(browser);
+            browser.open("/round");
+            browser.untilPath("/round");
 
             browser.press(".head form button.quiet");
             browser.untilPath("/sign-in");

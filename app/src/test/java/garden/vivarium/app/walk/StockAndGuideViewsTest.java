@@ -3,6 +3,7 @@ package garden.vivarium.app.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -54,6 +55,18 @@ class StockAndGuideViewsTest extends AtTheSampleNursery {
         assertThat(browser.count(shown)).isBetween(1, all - 1);
         assertThat(browser.texts(shown)).allMatch(row -> row.contains("Fuchsia"));
         assertThat(browser.text("[data-narrow] [role=status]")).isEqualTo(browser.count(shown) + " of " + all);
+        browser.script("sessionStorage.clear()");
+    }
+
+    @Test
+    void waysAreNarrowedByTheirPlacesToo() {
+        browser.open("/technique");
+        int all = browser.count("#ways-with-data tbody tr");
+        browser.type("narrow-ways-with-data", "mist bench");
+        String shown = "#ways-with-data tbody tr:not([hidden])";
+        browser.until(d -> browser.count(shown) > 0);
+        assertThat(browser.count(shown)).isBetween(1, all - 1);
+        assertThat(browser.text("#ways-with-data")).doesNotContain("Mist bench");
         browser.script("sessionStorage.clear()");
     }
 
