@@ -1,14 +1,5 @@
 package garden.vivarium.app.exchange;
 
-import static garden.vivarium.app.exchange.Column.Sort.CODE;
-import static garden.vivarium.app.exchange.Column.Sort.COUNT;
-import static garden.vivarium.app.exchange.Column.Sort.DAY;
-import static garden.vivarium.app.exchange.Column.Sort.GROUP;
-import static garden.vivarium.app.exchange.Column.Sort.MEDIUM;
-import static garden.vivarium.app.exchange.Column.Sort.METHOD;
-import static garden.vivarium.app.exchange.Column.Sort.PLANT;
-import static garden.vivarium.app.exchange.Column.Sort.TEXT;
-
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Words;
@@ -46,159 +37,11 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
     /** Said of a whole file: what is not ready was lost. */
     static final String REST = "rest";
 
-    private static final int MOST_UNSURE = 400;
-
-    static final List<Column> COLUMNS = List.of(
-            Column.optional(
-                    "batch", "Batch, by its old name", TEXT, "batch no", "batch code", "code", "label", "id", "tray"),
-            Column.needed("plant", "Plant", PLANT, "variety", "cultivar", "species", "name", "plant name", "what"),
-            Column.optional("group", "Group of a new plant", GROUP, "plant group"),
-            Column.optional("stock", "Stock plant", TEXT, "stock plant", "mother", "mother plant", "from", "parent"),
-            Column.needed(
-                    "method",
-                    "Method",
-                    METHOD,
-                    "how",
-                    "type",
-                    "cutting type",
-                    "kind of cutting",
-                    "technique",
-                    "material"),
-            Column.needed("medium", "Medium", MEDIUM, "substrate", "in", "mix", "rooting medium", "compost", "soil"),
-            Column.optional("treatment", "Treatments", TEXT, "treatments", "hormone", "rooting hormone", "treated"),
-            Column.optional(
-                    "taken_on", "Day taken", DAY, "taken", "date taken", "cut on", "cut", "date cut", "taken on"),
-            Column.optional("taken", "Pieces taken", COUNT, "number taken", "no taken", "cut number"),
-            Column.needed(
-                    "stuck_on",
-                    "Day stuck",
-                    DAY,
-                    "date",
-                    "stuck",
-                    "date stuck",
-                    "started",
-                    "start",
-                    "planted",
-                    "planted on",
-                    "date planted",
-                    "day",
-                    "stuck on",
-                    "set",
-                    "start date"),
-            Column.needed(
-                    "stuck",
-                    "Pieces stuck",
-                    COUNT,
-                    "number",
-                    "no stuck",
-                    "how many",
-                    "count",
-                    "quantity",
-                    "qty",
-                    "pieces",
-                    "cuttings",
-                    "number stuck",
-                    "total",
-                    "n",
-                    "no"),
-            Column.optional(
-                            "looked_on",
-                            "Day of the look",
-                            DAY,
-                            "looked",
-                            "checked",
-                            "date checked",
-                            "checked on",
-                            "look on",
-                            "date rooted",
-                            "rooted on",
-                            "looked at",
-                            "last look",
-                            "potted",
-                            "potted on",
-                            "date potted")
-                    .neededWith("ready"),
-            Column.optional("look", "How it was looked at", CODE),
-            Column.optional("first_sign", "First roots seen", COUNT, "callused", "with roots", "first roots"),
-            Column.optional(
-                    "ready",
-                    "Rooted so far",
-                    COUNT,
-                    "rooted",
-                    "ready",
-                    "success",
-                    "took",
-                    "struck",
-                    "alive",
-                    "survived",
-                    "number rooted",
-                    "no rooted",
-                    "potted up",
-                    "good",
-                    "ok"),
-            Column.optional(
-                            "lost",
-                            "Lost so far",
-                            COUNT,
-                            "dead",
-                            "died",
-                            "failed",
-                            "rotted",
-                            "losses",
-                            "lost",
-                            "number lost",
-                            "no lost")
-                    .neededWith("ready"),
-            Column.optional("sent", "Sent away", COUNT, "sent away", "given", "sold"),
-            Column.optional("young_plants", "Young plants", COUNT, "plants", "plants made"),
-            Column.optional("note", "Note", TEXT, "notes", "remarks", "comment", "comments"));
-
     HistoryFile {
         batches = List.copyOf(batches);
         faults = faults.stream()
                 .sorted(Comparator.comparingLong(InvalidLine::line))
                 .toList();
-    }
-
-    /** A batch of the file. What the file does not say is null. */
-    record OldBatch(String name, long line, Named of, Done done, Taking taking, List<OldLook> looks) {
-
-        /** Of which plant, in which group, cut from which stock plant. */
-        record Named(String plant, String group, String stock) {}
-
-        /** How it was done. */
-        record Done(String method, String medium, String treatment) {}
-
-        /** The last look, if there was one. */
-        Optional<OldLook> last() {
-            return looks.isEmpty() ? Optional.empty() : Optional.of(looks.get(looks.size() - 1));
-        }
-
-        /** When it was taken and stuck; the day is as unsure as the least sure of its looks makes it. */
-        Taking taken() {
-            int unsure = looks.stream().mapToInt(OldLook::unsureDays).max().orElse(0);
-            return new Taking(
-                    taking.takenOn(),
-                    taking.taken(),
-                    taking.stuckOn(),
-                    taking.stuck(),
-                    Math.min(MOST_UNSURE, taking.unsureDays() + unsure));
-        }
-    }
-
-    /** A look of the file, on that day or up to so many days before or after it. */
-    record OldLook(long line, LocalDate day, int unsureDays, LookKind kind, Counted counts, String note) {
-
-        /** Counts so far; what the file does not say is null. */
-        record Counted(Integer firstSign, int ready, int lost, int sent, Integer youngPlants) {}
-
-        /** About the day on which it was stuck is that day or later. */
-        OldLook notBefore(LocalDate stuckOn) {
-            boolean about = unsureDays > 0
-                    && day.isBefore(stuckOn)
-                    && !day.plusDays(unsureDays).isBefore(stuckOn);
-            return about ? new OldLook(line, stuckOn, unsureDays, kind, counts, note) : this;
-        }
     }
 
     /** Reads the file's text. */

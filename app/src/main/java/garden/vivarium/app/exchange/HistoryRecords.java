@@ -10,8 +10,6 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.batch.Origin;
 import garden.vivarium.app.batch.Vessel;
-import garden.vivarium.app.exchange.HistoryFile.OldBatch;
-import garden.vivarium.app.exchange.HistoryFile.OldLook;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
@@ -23,6 +21,7 @@ import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.LookKind;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -47,6 +46,7 @@ class HistoryRecords implements RecordKind {
 
     private static final String OLD_PLACE = "From old records";
     private static final int STILL_RUNNING_DAYS = 28;
+    private static final int LONG_OVER_DAYS = 400;
 
     private final OldBatches batches;
     private final Stock stock;
@@ -76,7 +76,7 @@ class HistoryRecords implements RecordKind {
 
     @Override
     public List<Column> columns() {
-        return HistoryFile.COLUMNS;
+        return HistoryColumns.ALL;
     }
 
     @Override
@@ -128,7 +128,7 @@ class HistoryRecords implements RecordKind {
             boolean over = b.last()
                     .filter(l -> l.day().isBefore(today.date().minusDays(STILL_RUNNING_DAYS)))
                     .isPresent();
-            List<LookCommand> commands = commands(looks);
+            List<LookCommand> commands = same == null && isForgotten(b) ? List.of(unjudged(b)) : commands(looks);
             if (same == null) {
                 keeping.made(
                         RecordKind.Made.BATCH,
@@ -264,6 +264,22 @@ class HistoryRecords implements RecordKind {
                 .orElse(guide.groups().get(0).key());
     }
 
+    /** Stuck so long ago that nothing of it stands any more, and nobody wrote down what came of it. */
+    private boolean isForgotten(OldBatch b) {
+        return b.looks().isEmpty() && b.taking().stuckOn().isBefore(today.date().minusDays(LONG_OVER_DAYS));
+    }
+
+    /** All of it left unjudged: neither rooted nor lost, so that it counts for no rate. */
+    private static LookCommand unjudged(OldBatch b) {
+        return LookCommand.ofCounts(
+                UUID.randomUUID(),
+                b.taking().stuckOn(),
+                LookKind.ABOVE,
+                new LookCommand.Counted(null, 0, 0, b.taking().stuck(), null),
+                Messages.text("HistoryRecords.forgotten"),
+                null);
+    }
+
     private static List<LookCommand> commands(List<OldLook> looks) {
         return looks.stream()
                 .map(l -> LookCommand.ofCounts(UUID.randomUUID(), l.day(), l.kind(), counted(l), l.note(), null))
@@ -288,7 +304,7 @@ class HistoryRecords implements RecordKind {
                 && Objects.equals(held.youngPlants(), read.youngPlants());
     }
 
-    private static Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
+    private Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
         Way way = new Way(
                 b.of().plant(),
                 "",
@@ -311,7 +327,7 @@ class HistoryRecords implements RecordKind {
                                 l.counts().lost(),
                                 "day",
                                 l.day()))
-                        .orElse("not looked at"),
+                        .orElseGet(() -> isForgotten(b) ? Messages.text("HistoryRecords.forgotten") : "not looked at"),
                 newPlant);
     }
 }

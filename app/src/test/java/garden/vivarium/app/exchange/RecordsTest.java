@@ -2,6 +2,7 @@ package garden.vivarium.app.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
@@ -15,6 +16,7 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.Grown;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
@@ -245,6 +247,24 @@ class RecordsTest {
         in(() -> batches.takeBack(code, lastPieceCheck(code)));
 
         assertThat(keep("pieces", pieces)).isOne();
+    }
+
+    @Test
+    void whatNobodyWroteTheEndOfIsLeftUnjudgedAndCountsForNoRate() {
+        keep("history", """
+                batch,plant,group,method,medium,stuck_on,stuck,looked_on,ready,lost
+                OLD,Sage ‘Lighter Grey’,soft,tip cutting,water,2024-05-01,20,,,
+                NEW,Sage ‘Lighter Grey’,soft,tip cutting,water,2026-06-01,20,,,
+                """);
+        BatchView old = in(() -> oldBatches.named("OLD").orElseThrow());
+        assertThat(old.closedOn()).isEqualTo(old.stuckOn());
+        assertThat(old.counts().sent()).isEqualTo(20);
+        assertThat(in(() -> oldBatches.named("NEW").orElseThrow()).closedOn()).isNull();
+        assertThat(in(() -> evidence.record().of(old.way())))
+                .filteredOn(b -> b.stuck() == 20 && b.season() == old.season())
+                .allSatisfy(b -> assertThat(b.kept()).isZero());
+        StrikeRate rate = in(() -> evidence.record().strike(old.way()));
+        assertThat(rate.mean()).as("as the guide has it").isCloseTo(rate.guideRate(), within(1e-9));
     }
 
     @Test
