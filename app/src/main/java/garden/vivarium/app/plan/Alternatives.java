@@ -103,6 +103,11 @@ class Alternatives {
                         form.wanted(),
                         form.due(),
                         b.start())));
+        if (plan.isBeyondLarge()) {
+            options.add(new CannotBeDone.Option(
+                    words.say("instead.count", "code", plant.code(), "sort", sort.words()),
+                    "/stock/" + plant.id() + "/change"));
+        }
         instead.more().ifPresent(more -> options.addAll(withMore(plant, form, sort, more, live)));
         if (options.isEmpty()) {
             options.add(
@@ -114,6 +119,16 @@ class Alternatives {
     private String why(StockPlantView plant, WayPlan plan, Instead instead, PieceSort sort) {
         if (plan.isBeyondReach()) {
             return words.say("instead.why.time", "due", plan.aim().due());
+        }
+        if (plan.isBeyondLarge()) {
+            return words.say(
+                    "obstacle.large",
+                    "needed",
+                    about(plan.take().orElseThrow().pieces()),
+                    "sort",
+                    sort.words(),
+                    "large",
+                    plan.large().orElseThrow());
         }
         if (instead.bears() == 0) {
             return words.say("instead.why.bare", "code", plant.code(), "sort", sort.words());

@@ -46,6 +46,16 @@ class Obstacles {
         if (plan.inTurn().isPresent()) {
             return Optional.empty();
         }
+        if (plan.isBeyondLarge()) {
+            return Optional.of(words.say(
+                    "obstacle.large",
+                    "needed",
+                    Alternatives.about(plan.take().orElseThrow().pieces()),
+                    "sort",
+                    sorts.drawnOn(protocol.method()).words(),
+                    "large",
+                    plan.large().orElseThrow()));
+        }
         int most = plan.piecesAtMost();
         List<String> said = new ArrayList<>();
         said.add(

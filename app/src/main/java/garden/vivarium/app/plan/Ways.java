@@ -237,7 +237,9 @@ public class Ways {
                 have == null ? borne(plant, protocol) : OptionalInt.of(have),
                 rhythm.restDays(),
                 Math.min(1, (double) rhythm.restDays() / rhythm.regrowDays()),
-                plant.isLot() ? 1 : Harvesting.MOST_CUTS);
+                plant.isLot() ? 1 : Harvesting.MOST_CUTS,
+                OptionalInt.of(guide.sortOf(protocol.method()).large()
+                        / guide.each(plant.plant().grown(), protocol.method())));
     }
 
     /** How many pieces of a way may be taken at once and leave the plant strong; empty where nobody has counted. */

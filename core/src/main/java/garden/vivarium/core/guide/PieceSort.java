@@ -10,9 +10,10 @@ import java.util.Optional;
  * @param key the short name kept with counts
  * @param words as growers read it, for several
  * @param one the same for one
+ * @param large how many a large, well-grown plant bears; of one that nobody has counted no plan asks for more
  * @param own its own rhythm of harvest; empty where the rhythm of the plant's group holds
  */
-public record PieceSort(String key, String words, String one, Optional<PlantGroup.Rhythm> own) {
+public record PieceSort(String key, String words, String one, int large, Optional<PlantGroup.Rhythm> own) {
 
     /** How it bears being taken from a plant of the group. */
     public PlantGroup.Rhythm rhythm(PlantGroup group) {

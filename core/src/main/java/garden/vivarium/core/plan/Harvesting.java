@@ -9,8 +9,9 @@ import java.util.OptionalInt;
  * @param restDays days between two cuts, 1 and up
  * @param regrown share of a cut that has grown again after a rest, 0 to 1
  * @param mostCuts cuts at most, 1 and up: three of a plant, one of a lot
+ * @param large pieces of which, where nobody has counted, no plan asks for more: what a large plant bears; empty for any number
  */
-public record Harvesting(OptionalInt pieces, int restDays, double regrown, int mostCuts) {
+public record Harvesting(OptionalInt pieces, int restDays, double regrown, int mostCuts, OptionalInt large) {
 
     /** More cuts than this for one aim are no plan. */
     public static final int MOST_CUTS = 3;
@@ -20,6 +21,11 @@ public record Harvesting(OptionalInt pieces, int restDays, double regrown, int m
             throw new IllegalArgumentException(
                     "harvesting needs a day of rest or more, a share between 0 and 1, and one cut or more");
         }
+    }
+
+    /** Of which, while nobody has counted, any number may be asked. */
+    public Harvesting(OptionalInt pieces, int restDays, double regrown, int mostCuts) {
+        this(pieces, restDays, regrown, mostCuts, OptionalInt.empty());
     }
 
     /** Of what can be cut once only. */

@@ -69,6 +69,9 @@ public final class WayPlan {
     }
 
     private Optional<InTurn> cuts(TakeCount atOnce) {
+        if (limit.isEmpty() && atOnce.pieces() > stock.large().orElse(Integer.MAX_VALUE)) {
+            return Optional.empty();
+        }
         if (limit.isEmpty() || atOnce.pieces() <= limit.getAsInt()) {
             return Optional.of(new InTurn(List.of(new InTurn.Cut(start, atOnce.pieces())), atOnce.chance()));
         }
@@ -106,6 +109,16 @@ public final class WayPlan {
     /** Whether the stock cannot give in the cuts that may be made as many as are needed, though some number would do. */
     public boolean isBeyondStock() {
         return take.isPresent() && inTurn.isEmpty();
+    }
+
+    /** Whether nobody has counted what the way draws on, and more is needed than a large plant bears. */
+    public boolean isBeyondLarge() {
+        return isUncounted() && isBeyondStock();
+    }
+
+    /** What a large plant bears of what the way draws on; empty where that is not known. */
+    public OptionalInt large() {
+        return stock.large();
     }
 
     /** Whether nobody has counted what the way draws on. */

@@ -25,11 +25,15 @@ class InTurnTest {
     private static final LocalDate APRIL = LocalDate.of(2026, 4, 1);
 
     private static WayPlan plan(int wanted, OptionalInt bears, int rest, double regrown, int cuts, int days) {
+        return plan(wanted, new Harvesting(bears, rest, regrown, cuts), days);
+    }
+
+    private static WayPlan plan(int wanted, Harvesting stock, int days) {
         return WayPlan.of(
                 Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08),
                 new Aim(wanted, 1, APRIL.plusDays(days), 0.9),
                 HOUSE,
-                new Harvesting(bears, rest, regrown, cuts),
+                stock,
                 APRIL);
     }
 
@@ -89,6 +93,26 @@ class InTurnTest {
                         .pieces())
                 .isEqualTo(once);
         assertThat(plan(40, OptionalInt.empty(), 21, 0.5, 3, 150).isUncounted()).isTrue();
+    }
+
+    @Test
+    void whatNobodyCountedGivesNoMoreThanALargePlantBears() {
+        int once = plan(40, OptionalInt.empty(), 21, 0.5, 3, 150)
+                .take()
+                .orElseThrow()
+                .pieces();
+
+        WayPlan enough = uncounted(once);
+        assertThat(enough.inTurn().orElseThrow().pieces()).isEqualTo(once);
+        assertThat(enough.isBeyondLarge()).isFalse();
+        WayPlan laughable = uncounted(once - 1);
+        assertThat(laughable.inTurn()).isEmpty();
+        assertThat(laughable.isBeyondLarge()).isTrue();
+        assertThat(laughable.large()).hasValue(once - 1);
+    }
+
+    private static WayPlan uncounted(int large) {
+        return plan(40, new Harvesting(OptionalInt.empty(), 21, 0.5, 3, OptionalInt.of(large)), 150);
     }
 
     @Test
