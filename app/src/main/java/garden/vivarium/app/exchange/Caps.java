@@ -15,8 +15,10 @@ final class Caps {
     static final int FAULTS = 500;
     /** Faults that are shown at once. */
     static final int SHOWN = 40;
-    /** Different words of one column that are asked about. */
+    /** Different words of one column that are asked about at once. */
     static final int WORDS = 300;
+    /** Different names of plants; of most of them nothing is asked. */
+    static final int PLANTS = 3_000;
     /** Files within a spreadsheet. */
     static final int ENTRIES = 200;
     /** Bytes of a spreadsheet when unpacked. */

@@ -82,7 +82,7 @@ final class ImportForm {
     private Map<String, Map<String, String>> words(List<Column> known) {
         Map<String, Map<String, String>> words = new HashMap<>();
         before.words().forEach((column, means) -> words.put(column, new HashMap<>(means)));
-        for (int i = 0; i < Caps.WORDS; i++) {
+        for (int i = 0; i < Caps.PLANTS; i++) {
             String column = one("word-column-" + i);
             String word = typed.getFirst("word-typed-" + i);
             String means = one("word-" + i);

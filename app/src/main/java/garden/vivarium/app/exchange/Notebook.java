@@ -231,15 +231,10 @@ final class Notebook {
         Map<String, WordCount> ofColumn = words.computeIfAbsent(column.name(), c -> new LinkedHashMap<>());
         WordCount word = ofColumn.get(typed);
         if (word == null) {
-            if (ofColumn.size() == Caps.WORDS) {
+            int most = column.sort() == Column.Sort.PLANT ? Caps.PLANTS : Caps.WORDS;
+            if (ofColumn.size() == most) {
                 throw new FileRefused(Messages.text(
-                        "Notebook.words",
-                        "header",
-                        header(column.name()),
-                        "most",
-                        Caps.WORDS,
-                        "words",
-                        column.words()));
+                        "Notebook.words", "header", header(column.name()), "most", most, "words", column.words()));
             }
             word = new WordCount(book.find(column.sort(), typed));
             ofColumn.put(typed, word);

@@ -206,6 +206,18 @@ class NotebookTest extends AtANursery {
     }
 
     @Test
+    void aStockListOfManyPlantsIsLetIn() {
+        StringBuilder list = new StringBuilder("plant,group,place,pieces\n");
+        for (int i = 0; i < 420; i++) {
+            list.append("Plant %s%s,soft,Bench %d,%d\n".formatted("qwrtzpsdfg".charAt(i / 42), i, i % 12, 20 + i % 60));
+        }
+        Findings found = look("stock", list.toString());
+        assertThat(found.faults()).isEmpty();
+        assertThat(found.isGood()).isTrue();
+        assertThat(found.lines()).isEqualTo(420);
+    }
+
+    @Test
     void stockAndPlacesComeInAndGoBack() {
         look("places", "Bench,Kind,Room\nBench 7,greenhouse,12\nBack shelf,under lights,4\n");
         Findings places = say(new Choices(

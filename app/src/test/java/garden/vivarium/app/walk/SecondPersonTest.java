@@ -28,6 +28,13 @@ class SecondPersonTest extends AtThePages {
         browser.open("/batches/" + batch.code());
         assertThat(browser.text("h1")).contains(batch.code());
         browser.open("/batches/" + batch.code() + "/correct");
+        assertThat(
+                        browser.script(
+                                "return [...document.querySelectorAll('main form[method=post]')].filter((f) => f.offsetParent).length"))
+                .as("forms that would be refused")
+                .isEqualTo(0L);
+        // And where somebody sends one all the same:
+        browser.script("document.body.removeAttribute('data-may')");
         browser.type("why-withdraw", "to see whether I may");
         browser.press("section[aria-labelledby=withdraw] button");
         browser.untilText("h1", "That is not yours to do");
