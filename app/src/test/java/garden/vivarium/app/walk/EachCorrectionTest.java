@@ -156,7 +156,7 @@ class EachCorrectionTest extends AtThePages {
         browser.type("send-to", "Gull Rock Gardens");
         browser.press("form[action$='/send'] button");
         said("4 have left");
-        assertThat(browser.text("#sent")).contains("4 sent away", "Gull Rock Gardens");
+        assertThat(browser.text("#sent")).contains("4 not rooted yet, sent away to Gull Rock Gardens");
 
         String sent = "#sent form";
         browser.script("document.querySelector(\"" + sent + " [name=pieces]\").value = '40'");
