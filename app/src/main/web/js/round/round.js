@@ -1,11 +1,32 @@
-// Walking the round by keyboard: arrows or j and k move, d does the task whole, Enter opens the batch.
+// Walking the round by keyboard: arrows or j and k move, d does the task, or asks how many, Enter opens the batch.
 
 export function start(round) {
   const tasks = [...round.querySelectorAll(".task")];
   let at = Math.max(0, tasks.findIndex((t) => t.dataset.code === round.dataset.last));
 
+  const stops = [...round.querySelectorAll("details.stop")];
+  if (round.dataset.last === undefined || !tasks.some((t) => t.dataset.code === round.dataset.last)) {
+    at = Math.max(0, tasks.findIndex((t) => t.closest("details.stop").open));
+  }
+
+  document.querySelectorAll(".walk a").forEach((link) =>
+    link.addEventListener("click", () => {
+      document.querySelector(link.hash).closest("details").open = true;
+    }));
+
+  // On paper everything stands open.
+  let folded = [];
+  window.addEventListener("beforeprint", () => {
+    folded = stops.filter((s) => !s.open);
+    folded.forEach((s) => { s.open = true; });
+  });
+  window.addEventListener("afterprint", () => folded.forEach((s) => { s.open = false; }));
+
   const mark = (scroll) => {
     tasks.forEach((t, i) => t.classList.toggle("here", i === at));
+    if (scroll && tasks[at]) {
+      tasks[at].closest("details.stop").open = true;
+    }
     if (scroll && tasks[at]) {
       tasks[at].scrollIntoView({ block: "nearest" });
       tasks[at].querySelector("a, button").focus({ preventScroll: true });
@@ -22,10 +43,17 @@ export function start(round) {
     } else if (event.key === "ArrowUp" || event.key === "k") {
       at = Math.max(0, at - 1);
     } else if (event.key === "d") {
+      event.preventDefault();
+      const ask = tasks[at].querySelector("details.ask");
+      if (ask) {
+        ask.open = true;
+        ask.querySelector("input:not([type=hidden])").select();
+        return;
+      }
       const form = tasks[at].querySelector("form");
       (form ? form.querySelector("button") : tasks[at].querySelector("a.button"))?.click();
       return;
-    } else if (event.key === "Enter" && !event.target.closest("a, button, summary")) {
+    } else if (event.key === "Enter" && !event.target.closest("a, button, summary, form")) {
       tasks[at].querySelector("a").click();
       return;
     } else {

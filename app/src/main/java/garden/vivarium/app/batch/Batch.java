@@ -235,6 +235,12 @@ class Batch extends NurseryRow {
         changes++;
     }
 
+    /** It had not woken after all. */
+    void sleepsAgain() {
+        clockOn = null;
+        changes++;
+    }
+
     /** The day from which days are counted; while it sleeps, the day it was planted. */
     LocalDate dayZero() {
         return clockOn == null ? stuckOn() : clockOn;

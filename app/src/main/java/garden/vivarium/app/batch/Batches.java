@@ -161,6 +161,11 @@ public class Batches {
         return clockStage(batch).isPresent();
     }
 
+    /** Whether days are counted from a stage on. */
+    boolean startsClock(Batch batch, String stage) {
+        return clockStage(batch).filter(s -> s.key().equals(stage)).isPresent();
+    }
+
     private Optional<Protocol.Stage> clockStage(Batch batch) {
         return batch.done().protocol() == null
                 ? Optional.empty()
@@ -390,7 +395,6 @@ public class Batches {
         return lookup.protocol(batch.done().protocol(), batch.done().protocolVersion(), batch.way());
     }
 
-    /** The batch, to be changed: others who change it wait, and whoever saw another state of it is told. */
     private Protocol protocolFor(NewBatch wanted) {
         return protocols
                 .version(

@@ -73,6 +73,11 @@ public record Task(
         return kind == Kind.GIVE_UP;
     }
 
+    /** Whether doing it says how many. */
+    public boolean isCounted() {
+        return isStick() || isMove() || isSeparate() || isSettle();
+    }
+
     /** Pots that its pieces make, as many to a pot as the batch was planned with. */
     public int youngPlants() {
         return (pieces + batch.piecesPerPot() - 1) / batch.piecesPerPot();
@@ -80,21 +85,33 @@ public record Task(
 
     /** Kinds of task, and what their key does. */
     public enum Kind {
-        STICK("Stick", "sticks all that was taken"),
-        LOOK("Look", "says: looked, nothing changed"),
-        ASK("Ask", "says: seen, and done"),
-        TEND("Tend", "says: done"),
-        SEPARATE("Separate", "takes one young plant from each ready piece"),
-        MOVE("Move", "pots up all that are ready"),
-        SETTLE("Settled?", "says: all have settled"),
-        GIVE_UP("Give up", "writes them off as stalled");
+        STICK("Stick", "sticks what has callused", "Pieces stuck"),
+        LOOK("Look", "says: looked, nothing changed", ""),
+        ASK("Ask", "says: seen, and done", ""),
+        TEND("Tend", "says: done", ""),
+        SEPARATE("Separate", "takes young plants from ready pieces", "Young plants taken"),
+        MOVE("Pot up", "pots up what is ready", "Pieces"),
+        SETTLE("Settled?", "says how many have settled", "Have settled"),
+        GIVE_UP("Give up", "writes them off as stalled", "");
 
         private final String word;
         private final String done;
+        private final String asks;
 
-        Kind(String word, String done) {
+        Kind(String word, String done, String asks) {
             this.word = word;
             this.done = done;
+            this.asks = asks;
+        }
+
+        /** What its button says. */
+        public String button() {
+            return word;
+        }
+
+        /** What number it asks for; empty where it asks for none. */
+        public String asks() {
+            return asks;
         }
 
         public String word() {

@@ -14,6 +14,15 @@ sealed interface Item {
     /** Where it is to be done. */
     PlaceView place();
 
+    /** Which sort of thing it is. */
+    Sort sort();
+
+    /** Pieces that go through the hands. */
+    int pieces();
+
+    /** Whether waiting does harm. */
+    boolean pressing();
+
     /** Whether it is a batch's task. */
     default boolean isTask() {
         return this instanceof BatchTask;
@@ -36,6 +45,26 @@ sealed interface Item {
         public PlaceView place() {
             return row.place();
         }
+
+        @Override
+        public Sort sort() {
+            return Sort.of(task.kind());
+        }
+
+        @Override
+        public int pieces() {
+            return task.pieces();
+        }
+
+        @Override
+        public boolean pressing() {
+            return task.pressing();
+        }
+
+        /** What names it among all that may be due. */
+        public String key() {
+            return task.kind() + " " + task.batch().code() + (task.potting() == null ? "" : " " + task.potting());
+        }
     }
 
     /** A committed plan whose start is due. */
@@ -44,6 +73,16 @@ sealed interface Item {
         @Override
         public PlaceView place() {
             return stock.place();
+        }
+
+        @Override
+        public Sort sort() {
+            return Sort.START;
+        }
+
+        @Override
+        public int pieces() {
+            return plan.start().take();
         }
     }
 
@@ -67,6 +106,16 @@ sealed interface Item {
             boolean pressing,
             List<Action> actions)
             implements Item {
+
+        @Override
+        public Sort sort() {
+            return Sort.OTHER;
+        }
+
+        @Override
+        public int pieces() {
+            return 0;
+        }
 
         public String code() {
             return subject.code();

@@ -2,6 +2,7 @@ package garden.vivarium.app.round;
 
 import garden.vivarium.app.stock.PlaceView;
 import java.util.List;
+import java.util.UUID;
 
 /**
  * The round of a day.
@@ -12,16 +13,66 @@ import java.util.List;
  */
 record Round(List<Stop> stops, List<Item.BatchTask> coming, int openBatches) {
 
-    /** A place with what is due there. */
-    record Stop(PlaceView place, List<Item> items) {}
+    /**
+     * A place with what is due there.
+     *
+     * @param groups like things together, in the order of the work
+     * @param carry what to take along, in words; empty where bare hands do
+     */
+    record Stop(PlaceView place, List<Group> groups, List<String> carry) {
+
+        /** How many things are due there. */
+        public int due() {
+            return groups.stream().mapToInt(g -> g.items().size()).sum();
+        }
+
+        /** About how many minutes they take. */
+        public int minutes() {
+            return (int) Math.round(groups.stream().mapToDouble(Group::minutes).sum());
+        }
+
+        /** How many of them do harm if they wait. */
+        public int pressing() {
+            return (int) groups.stream()
+                    .flatMap(g -> g.items().stream())
+                    .filter(Item::pressing)
+                    .count();
+        }
+    }
+
+    /** Things of one sort at one place. */
+    record Group(Sort sort, List<Item> items) {
+
+        /** About how many minutes they take. */
+        double minutes() {
+            return items.stream()
+                    .mapToDouble(i -> sort.work().minutes(i.pieces()))
+                    .sum();
+        }
+
+        /** Whether one press can do them all: what is said of each is the same. */
+        public boolean isAlike() {
+            return items.size() > 1 && sort.isDoneTogether();
+        }
+    }
 
     /** Whether no batch is open, and nothing is due. */
     boolean isBare() {
         return openBatches == 0 && due() == 0;
     }
 
+    /** Whether something is due at a place still. */
+    public boolean has(UUID place) {
+        return stops.stream().anyMatch(s -> s.place().id().equals(place));
+    }
+
     /** How many things are due. */
     public int due() {
-        return stops.stream().mapToInt(s -> s.items().size()).sum();
+        return stops.stream().mapToInt(Stop::due).sum();
+    }
+
+    /** About how many minutes they take. */
+    public int minutes() {
+        return stops.stream().mapToInt(Stop::minutes).sum();
     }
 }

@@ -1,12 +1,10 @@
 package garden.vivarium.app.round;
 
-import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
-import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
@@ -27,16 +25,16 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Makes the round, and does what its one key stands for. */
+/** Makes the round. */
 @Service
 class Rounds {
 
     private static final int DAYS_AHEAD = 7;
 
     private final Benches benches;
-    private final Batches batches;
     private final Plans plans;
     private final OtherTasks otherTasks;
+    private final Carrying carrying;
     private final Stock stock;
     private final Protocols protocols;
     private final Says says;
@@ -44,17 +42,17 @@ class Rounds {
 
     Rounds(
             Benches benches,
-            Batches batches,
             Plans plans,
             OtherTasks otherTasks,
+            Carrying carrying,
             Stock stock,
             Protocols protocols,
             Says says,
             Today today) {
         this.benches = benches;
-        this.batches = batches;
         this.plans = plans;
         this.otherTasks = otherTasks;
+        this.carrying = carrying;
         this.stock = stock;
         this.protocols = protocols;
         this.says = says;
@@ -92,46 +90,20 @@ class Rounds {
                                 Comparator.comparingInt(PlaceView::walkOrder).thenComparing(PlaceView::name)),
                         Collectors.toList()));
         List<Stop> stops = byPlace.entrySet().stream()
-                .map(e -> new Stop(e.getKey(), e.getValue()))
+                .map(e -> new Stop(e.getKey(), groups(e.getValue()), carrying.along(e.getValue())))
                 .toList();
         return new Round(stops, coming, rows.size());
     }
 
-    /**
-     * Does a task whole, as its key says.
-     *
-     * @return what was done, in words
-     * @throws InvalidField if it cannot be done any more
-     */
-    @Transactional
-    String done(Task.Kind kind, String code, UUID potting, boolean notYet) {
-        LocalDate day = today.date();
-        Task task = benches.tasks(code).stream()
-                .filter(t -> t.kind() == kind)
-                .filter(t -> potting == null || potting.equals(t.potting()))
-                .findFirst()
-                .orElseThrow(() -> new InvalidField("code", Messages.text("Rounds.no.longer.asks", "code", code)));
-        switch (kind) {
-            case STICK -> batches.stick(code, day, task.pieces());
-            case LOOK -> batches.lookUnchanged(code, day);
-            case MOVE -> batches.move(code, day, task.pieces(), task.youngPlants());
-            case SETTLE -> batches.settle(code, task.potting(), day, task.pieces());
-            case GIVE_UP -> batches.giveUp(code, day);
-            case ASK, TEND -> batches.say(code, task.stage(), day, !notYet);
-            case SEPARATE -> batches.separate(code, day, task.pieces(), 0);
-        }
-        return switch (kind) {
-            case STICK -> Messages.text("Rounds.stuck", "code", code, "pieces", task.pieces());
-            case LOOK -> Messages.text("Rounds.looked.nothing.changed", "code", code);
-            case MOVE -> Messages.text("Rounds.potted", "code", code, "pieces", task.pieces());
-            case SETTLE -> Messages.text("Rounds.all.settled", "code", code);
-            case ASK, TEND ->
-                notYet
-                        ? Messages.text("Rounds.not.yet.round.asks", "code", code)
-                        : Messages.text("Rounds.written.down", "code", code);
-            case SEPARATE -> Messages.text("Rounds.taken.pieces.stay", "code", code, "pieces", task.pieces());
-            case GIVE_UP -> Messages.text("Rounds.rest.written.off.as", "code", code);
-        };
+    /** Like things together, in the order of the work; of each sort what presses comes first. */
+    private static List<Round.Group> groups(List<Item> items) {
+        return items.stream()
+                .sorted(Comparator.comparing((Item i) -> !i.pressing()))
+                .collect(Collectors.groupingBy(Item::sort, TreeMap::new, Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(e -> new Round.Group(e.getKey(), e.getValue()))
+                .toList();
     }
 
     private Item.Start start(PlanView plan, StockPlantView s) {

@@ -47,6 +47,9 @@ class RoundsTest {
     private Rounds rounds;
 
     @Autowired
+    private RoundWork work;
+
+    @Autowired
     private Guide guide;
 
     private UUID nursery;
@@ -88,13 +91,93 @@ class RoundsTest {
         in(() -> batches.move(batch.code(), TODAY.minusDays(15), 8, 8));
         assertThat(due()).containsExactlyInAnyOrder(Task.Kind.SETTLE, Task.Kind.GIVE_UP);
 
-        assertThat(done(Task.Kind.SETTLE, batch)).endsWith("all settled.");
+        assertThat(done(Task.Kind.SETTLE, batch)).endsWith("8 of 8 settled.");
         assertThat(done(Task.Kind.GIVE_UP, batch)).endsWith("written off as stalled.");
         BatchView now = in(() -> batches.find(batch.code()));
         assertThat(now.settled()).isEqualTo(8);
         assertThat(now.counts().lost()).isEqualTo(4);
         assertThat(now.closedOn()).isNotNull();
         assertThat(in(rounds::today).openBatches()).isZero();
+    }
+
+    @Test
+    void aMoveAsksHowManyAndIsUndone() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY, 11, 1)));
+        RoundWork.Done done = press(Task.Kind.MOVE, batch, 5, 2);
+        assertThat(done.said()).endsWith("5 pieces potted, 2 pots.");
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(5);
+
+        undo(done);
+        BatchView now = in(() -> batches.find(batch.code()));
+        assertThat(now.moved()).isZero();
+        assertThat(now.youngPlants()).isZero();
+        assertThat(now.readyToMove()).isEqualTo(11);
+        assertThatThrownBy(() -> press(Task.Kind.MOVE, batch, 12, 12)).hasMessageContaining("12");
+        assertThatThrownBy(() -> undo(done)).hasMessageContaining("cannot be undone any more");
+    }
+
+    @Test
+    void eachPressIsUndone() {
+        BatchView looked = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        RoundWork.Done look = press(Task.Kind.LOOK, looked, null, null);
+        undo(look);
+        assertThat(in(() -> batches.find(looked.code())).lastKnowingLook()).isNull();
+
+        in(() -> batches.look(looked.code(), Growing.count(TODAY.minusDays(20), 8, 0)));
+        in(() -> batches.move(looked.code(), TODAY.minusDays(15), 8, 8));
+        RoundWork.Done settled = press(Task.Kind.SETTLE, looked, 6, null);
+        assertThat(settled.said()).endsWith("6 of 8 settled.");
+        undo(settled);
+        assertThat(in(() -> batches.find(looked.code())).settled()).isZero();
+        assertThat(due()).contains(Task.Kind.SETTLE);
+
+        BatchView drying = in(() ->
+                batches.make(Growing.newBatch(guide, "offset-in-gritty-mix", parent, 9, TODAY.minusDays(3), null)));
+        undo(press(Task.Kind.STICK, drying, 8, null));
+        assertThat(in(() -> batches.find(drying.code())).isStuck()).isFalse();
+    }
+
+    @Test
+    void aStageThatWokeABatchIsUndoneUntilItWasLookedAt() {
+        BatchView asleep = in(() -> batches.make(
+                Growing.newBatch(guide, "bulb-in-pot", parent, 6, TODAY.minusDays(60), TODAY.minusDays(60))));
+        assertThat(asleep.isAsleep()).isTrue();
+        RoundWork.Done woke = press(Task.Kind.ASK, asleep, null, null);
+        assertThat(in(() -> batches.find(asleep.code())).isAsleep()).isFalse();
+        undo(woke);
+        assertThat(in(() -> batches.find(asleep.code())).isAsleep()).isTrue();
+    }
+
+    @Test
+    void likeThingsAreDoneTogetherOrNotAtAll() {
+        BatchView one = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        BatchView other = in(() -> Growing.stuck(batches, guide, parent, 10, TODAY.minusDays(40)));
+        Round.Group looks = in(rounds::today).stops().get(0).groups().get(0);
+        assertThat(looks.isAlike()).isTrue();
+        List<RoundWork.Pressed> all = looks.items().stream()
+                .map(i -> RoundWork.Pressed.of(((Item.BatchTask) i).key()))
+                .toList();
+        RoundWork.Done done = in(() -> work.doesAll(all));
+        assertThat(done.said()).startsWith("Done for 2 batches");
+        assertThat(due()).isEmpty();
+        undo(done);
+        assertThat(due()).containsExactly(Task.Kind.LOOK, Task.Kind.LOOK);
+
+        in(() -> batches.lookUnchanged(other.code(), TODAY));
+        assertThatThrownBy(() -> in(() -> work.doesAll(all))).hasMessageContaining("no longer asks for that");
+        assertThat(in(() -> batches.find(one.code())).lastKnowingLook())
+                .as("none of them, since one could not be")
+                .isNull();
+    }
+
+    @Test
+    void whatToTakeAlongIsSaidAndHowLongItTakes() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY, 12, 0)));
+        Round.Stop stop = in(rounds::today).stops().get(0);
+        assertThat(stop.carry()).anyMatch(c -> c.startsWith("12 × 7 cm")).anyMatch(c -> c.equals("1 label"));
+        assertThat(stop.minutes()).isBetween(5, 30);
     }
 
     @Test
@@ -132,14 +215,26 @@ class RoundsTest {
 
     private List<Task.Kind> due() {
         return in(rounds::today).stops().stream()
-                .flatMap(s -> s.items().stream())
+                .flatMap(s -> s.groups().stream())
+                .flatMap(g -> g.items().stream())
                 .filter(Item::isTask)
                 .map(i -> ((Item.BatchTask) i).task().kind())
                 .toList();
     }
 
     private String done(Task.Kind kind, BatchView batch) {
-        return in(() -> rounds.done(kind, batch.code(), null, false));
+        return press(kind, batch, null, null).said();
+    }
+
+    private RoundWork.Done press(Task.Kind kind, BatchView batch, Integer pieces, Integer plants) {
+        return in(() -> work.does(new RoundWork.Pressed(kind, batch.code(), null, false, pieces, plants)));
+    }
+
+    private void undo(RoundWork.Done done) {
+        in(() -> {
+            work.takeBack(done.acts());
+            return null;
+        });
     }
 
     private <T> T in(Supplier<T> work) {

@@ -37,7 +37,11 @@ class PlanningViewsTest extends AtTheSampleNursery {
     @Test
     void theRoundHasWorkOfEachKind() {
         browser.open("/round");
-        assertThat(browser.texts(".task .verb")).contains("Stick", "Move");
+        assertThat(browser.count("details.stop[open]"))
+                .as("the first place alone")
+                .isOne();
+        browser.script("document.querySelectorAll('details.stop').forEach((s) => { s.open = true; })");
+        assertThat(browser.texts(".like h3")).contains("To stick", "To pot up");
         assertThat(browser.text("main"))
                 .containsPattern(
                         "(slower|fewer) than usual: \\d+ of \\d+ (are ready|show a [a-z ]+) where about \\d+ were to be expected")

@@ -27,6 +27,9 @@ class WholeJobTest extends AtThePages {
     @Order(1)
     void anEmptyNurserySaysWhatToDoFirst() {
         browser.open("/round");
+        browser.untilPath("/welcome");
+        browser.press("form[action='/welcome/done'] button");
+        browser.untilPath("/round");
         assertThat(browser.text("h1")).contains("nothing needs a hand");
         assertThat(browser.text("main")).contains("Add a stock plant");
         browser.open("/technique");
@@ -179,8 +182,15 @@ class WholeJobTest extends AtThePages {
     void theRoundAsksForItAndOneKeyDoesIt() {
         browser.open("/round");
         assertThat(browser.text(".stop h2")).isEqualTo("Mist bench");
-        assertThat(browser.text(".task .verb")).isEqualTo("Move");
+        assertThat(browser.text(".stop .tally")).isEqualTo("3 things, about 15 minutes");
+        assertThat(browser.text(".like h3")).isEqualTo("To pot up");
         browser.keys("d");
+        browser.keys(Keys.ENTER);
+        browser.untilText(".said", code + ": 9 pieces potted");
+        browser.keys("u");
+        browser.untilText(".said", "Undone");
+        browser.keys("d");
+        browser.keys(Keys.ENTER);
         browser.untilText(".said", code + ": 9 pieces potted");
 
         browser.open("/batches/" + code);

@@ -1,0 +1,145 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Slips;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Does what a press on the round stands for, and takes it back. */
+@Service
+class RoundWork {
+
+    private final Benches benches;
+    private final Batches batches;
+    private final Slips slips;
+    private final Today today;
+
+    RoundWork(Benches benches, Batches batches, Slips slips, Today today) {
+        this.benches = benches;
+        this.batches = batches;
+        this.slips = slips;
+        this.today = today;
+    }
+
+    /**
+     * A task as it is pressed.
+     *
+     * @param potting the move that it concerns, or null
+     * @param notYet whether what was asked for is not to be seen yet
+     * @param pieces how many, where the press asks; null for all
+     * @param youngPlants how many pots they fill; null for as many as the batch was planned with
+     */
+    record Pressed(Task.Kind kind, String code, UUID potting, boolean notYet, Integer pieces, Integer youngPlants) {
+
+        /** From the form of one of several. */
+        static Pressed of(String key) {
+            String[] parts = key.split(" ");
+            try {
+                return new Pressed(
+                        Task.Kind.valueOf(parts[0]),
+                        parts[1],
+                        parts.length > 2 ? UUID.fromString(parts[2]) : null,
+                        false,
+                        null,
+                        null);
+            } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
+                throw new InvalidField("key", Messages.text("Rounds.no.longer.asks", "code", key));
+            }
+        }
+    }
+
+    /** What was done, in words, and how it is taken back. */
+    record Done(String said, List<Slips.Act> acts) {}
+
+    /**
+     * Does a task whole, as its button says.
+     *
+     * @throws InvalidField if it cannot be done any more, or not with that number
+     */
+    @Transactional
+    Done does(Pressed pressed) {
+        String code = pressed.code();
+        Task task = benches.tasks(code).stream()
+                .filter(t -> t.kind() == pressed.kind() && !t.due().isAfter(today.date()))
+                .filter(t -> pressed.potting() == null || pressed.potting().equals(t.potting()))
+                .findFirst()
+                .orElseThrow(() -> new InvalidField("code", Messages.text("Rounds.no.longer.asks", "code", code)));
+        Set<UUID> before = slips.marks(code);
+        String said = perform(task, pressed);
+        List<Slips.Act> acts = switch (task.kind()) {
+            case STICK -> List.of(new Slips.Act(code, Slips.Trace.STICK, null));
+            case SETTLE -> List.of(new Slips.Act(code, Slips.Trace.SETTLED, task.potting()));
+            default -> slips.since(code, before).stream().toList();
+        };
+        return new Done(said, acts);
+    }
+
+    private String perform(Task task, Pressed pressed) {
+        String code = pressed.code();
+        int pieces = pressed.pieces() == null ? task.pieces() : pressed.pieces();
+        switch (task.kind()) {
+            case STICK -> batches.stick(code, today.date(), pieces);
+            case LOOK -> batches.lookUnchanged(code, today.date());
+            case MOVE -> batches.move(code, today.date(), pieces, plants(task, pressed, pieces));
+            case SETTLE -> batches.settle(code, task.potting(), today.date(), pieces);
+            case GIVE_UP -> batches.giveUp(code, today.date());
+            case ASK, TEND -> batches.say(code, task.stage(), today.date(), !pressed.notYet());
+            case SEPARATE -> batches.separate(code, today.date(), pieces, 0);
+        }
+        return switch (task.kind()) {
+            case STICK -> Messages.text("Rounds.stuck", "code", code, "pieces", pieces);
+            case LOOK -> Messages.text("Rounds.looked.nothing.changed", "code", code);
+            case MOVE ->
+                Messages.text(
+                        "Rounds.potted",
+                        "code",
+                        code,
+                        "pieces",
+                        pieces,
+                        "plants",
+                        plants(task, pressed, pieces),
+                        "same",
+                        plants(task, pressed, pieces) == pieces);
+            case SETTLE -> Messages.text("Rounds.settled", "code", code, "settled", pieces, "of", task.pieces());
+            case ASK, TEND ->
+                pressed.notYet()
+                        ? Messages.text("Rounds.not.yet.round.asks", "code", code)
+                        : Messages.text("Rounds.written.down", "code", code, "what", task.what());
+            case SEPARATE -> Messages.text("Rounds.taken.pieces.stay", "code", code, "pieces", pieces);
+            case GIVE_UP -> Messages.text("Rounds.rest.written.off.as", "code", code);
+        };
+    }
+
+    private static int plants(Task task, Pressed pressed, int pieces) {
+        int each = task.batch().piecesPerPot();
+        return pressed.youngPlants() == null ? (pieces + each - 1) / each : pressed.youngPlants();
+    }
+
+    /** Does several that are alike, all or none. */
+    @Transactional
+    Done doesAll(List<Pressed> pressed) {
+        List<Slips.Act> acts = new ArrayList<>();
+        List<String> codes = new ArrayList<>();
+        for (Pressed one : pressed) {
+            acts.addAll(does(one).acts());
+            codes.add(one.code());
+        }
+        return new Done(
+                Messages.text("Rounds.all.done", "count", codes.size(), "codes", String.join(", ", codes)), acts);
+    }
+
+    /** Takes back what was done with a press. */
+    @Transactional
+    void takeBack(List<Slips.Act> acts) {
+        acts.forEach(slips::takeBack);
+    }
+}

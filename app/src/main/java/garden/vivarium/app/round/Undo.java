@@ -1,0 +1,26 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.Slips;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import java.util.UUID;
+
+/** How what was pressed is written into the form that takes it back. */
+final class Undo {
+
+    private Undo() {}
+
+    static String mark(Slips.Act act) {
+        return act.trace() + " " + act.code() + (act.id() == null ? "" : " " + act.id());
+    }
+
+    static Slips.Act of(String mark) {
+        String[] parts = mark.split(" ");
+        try {
+            return new Slips.Act(
+                    parts[1], Slips.Trace.valueOf(parts[0]), parts.length > 2 ? UUID.fromString(parts[2]) : null);
+        } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
+            throw new InvalidField("act", Messages.text("Slips.gone", "code", mark));
+        }
+    }
+}
