@@ -9,6 +9,7 @@ import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.LossCause;
 import java.util.List;
@@ -78,6 +79,8 @@ class SheetController {
                         .map(p -> guide.cautions(sheet.batch().way().grown(), p))
                         .orElse(List.of()));
         model.addAttribute("care", care.of(sheet.batch().id()));
+        model.addAttribute("lastDone", care.lastOf(sheet.batch().id()));
+        model.addAttribute("acts", CareAct.values());
         model.addAttribute("from", from(sheet.batch()).orElse(null));
         model.addAttribute("causes", LossCause.values());
         model.addAttribute("stands", whereabouts.of(sheet.batch().id()));

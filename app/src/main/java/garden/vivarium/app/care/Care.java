@@ -2,6 +2,7 @@ package garden.vivarium.app.care;
 
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.app.platform.Seen;
+import garden.vivarium.core.guide.CareAct;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -35,6 +36,12 @@ class Care extends NurseryRow {
 
     private LocalDate outcomeOn;
     private UUID course;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private CareAct act;
+
+    private UUID about;
     private String personName;
     private Instant madeAt;
 
@@ -80,6 +87,17 @@ class Care extends NurseryRow {
     void turnedOut(Outcome how, LocalDate day) {
         outcome = how;
         outcomeOn = day;
+    }
+
+    /** It is one of the acts that are asked for again; {@code move} is the move that it concerns, or null. */
+    void is(CareAct which, UUID move) {
+        act = which;
+        about = move;
+    }
+
+    /** Which of the acts that are asked for again; null for anything else. */
+    CareAct act() {
+        return act;
     }
 
     UUID course() {

@@ -9,10 +9,12 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.guide.CareAct;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -57,6 +59,75 @@ public class CareBook {
             care.ask(day.plusDays(askAfter));
         }
         return cares.save(care).view();
+    }
+
+    /**
+     * Writes down one of the acts that are asked for again, for each of several at once.
+     *
+     * @param detail with what, how strong, in words; may be null
+     * @param about the move that it concerns, or null
+     * @return what was written down, to be taken back
+     * @throws InvalidField if it is dated ahead, or there is nothing to do it for
+     */
+    @Transactional
+    public List<UUID> log(CareAct act, String detail, List<Subject> subjects, LocalDate day, UUID about) {
+        today.refuseFuture("doneOn", day);
+        if (subjects.isEmpty()) {
+            throw new InvalidField("scope", Messages.text("CareBook.nothing.there"));
+        }
+        String what = detail == null || detail.isBlank()
+                ? act.done()
+                : Messages.text("CareBook.with", "act", act.done(), "detail", detail.strip());
+        if (what.length() > LONGEST) {
+            throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
+        }
+        return cares
+                .saveAll(subjects.stream()
+                        .map(subject -> {
+                            Care care = new Care(subject, what, null, null, null, today.now());
+                            care.done(day, person());
+                            care.is(act, about);
+                            return care;
+                        })
+                        .toList())
+                .stream()
+                .map(Care::getId)
+                .toList();
+    }
+
+    /** Takes back what was written down by a slip, as if it never was. */
+    @Transactional
+    public void unlog(UUID id) {
+        cares.findById(id).ifPresent(cares::delete);
+    }
+
+    /**
+     * When acts were done last.
+     *
+     * @param about the move that it concerned, or null
+     */
+    public record LastDone(UUID subject, UUID about, CareAct act, LocalDate on) {}
+
+    /** What was done last, in words, and when. */
+    public record Last(String what, LocalDate on) {}
+
+    /** Of each act that was ever done for a subject the last time, the last first. */
+    @Transactional(readOnly = true)
+    public List<Last> lastOf(UUID subject) {
+        Map<CareAct, Last> last = new LinkedHashMap<>();
+        cares.of(subject).stream()
+                .filter(c -> c.act() != null && c.isDone())
+                .forEach(c -> last.putIfAbsent(
+                        c.act(), new Last(c.view().what(), c.view().days().done())));
+        return List.copyOf(last.values());
+    }
+
+    /** When each act was done last, since a day. */
+    @Transactional(readOnly = true)
+    public List<LastDone> lastDone(LocalDate since) {
+        return cares.lastDone(since).stream()
+                .map(l -> new LastDone(l.getSubject(), l.getAbout(), l.getAct(), l.getDoneOn()))
+                .toList();
     }
 
     /** Puts a course of treatments down, each due on its day; after the last it is asked whether they worked. */

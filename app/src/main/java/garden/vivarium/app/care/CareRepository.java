@@ -1,5 +1,6 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.core.guide.CareAct;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -23,6 +24,21 @@ interface CareRepository extends JpaRepository<Care, UUID> {
             "select c.what as what, c.outcome as outcome, count(c) as times from Care c where c.outcome is not null group by c.what,"
                     + " c.outcome")
     List<Told> outcomes();
+
+    /** When each act was done last for each subject, and for each move, since a day. */
+    @Query("select c.subjectId as subject, c.about as about, c.act as act, max(c.doneOn) as doneOn from Care c"
+            + " where c.act is not null and c.doneOn >= :day group by c.subjectId, c.about, c.act")
+    List<LastDone> lastDone(LocalDate day);
+
+    interface LastDone {
+        UUID getSubject();
+
+        UUID getAbout();
+
+        CareAct getAct();
+
+        LocalDate getDoneOn();
+    }
 
     interface Told {
         String getWhat();

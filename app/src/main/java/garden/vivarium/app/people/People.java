@@ -152,7 +152,11 @@ public class People {
     /** Whether the first steps of the current nursery are gone or left out, or are for somebody else to go. */
     @Transactional(readOnly = true)
     public boolean hasSettledIn() {
-        return current.person().filter(p -> p.role() == Role.OWNER).isEmpty() || nurseries.findById(current.required()).map(Nursery::hasSettledIn).orElse(true);
+        return current.person().filter(p -> p.role() == Role.OWNER).isEmpty()
+                || nurseries
+                        .findById(current.required())
+                        .map(Nursery::hasSettledIn)
+                        .orElse(true);
     }
 
     /** The first steps are gone, or left out. */

@@ -1,12 +1,15 @@
 package garden.vivarium.app.round;
 
+import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.CareAct;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 
 /** One thing to do on the round. */
 sealed interface Item {
@@ -38,6 +41,14 @@ sealed interface Item {
         return this instanceof OtherTask;
     }
 
+    /** Whether it is something that is done again and again: water, feed. */
+    default boolean isCare() {
+        return this instanceof CareTask;
+    }
+
+    /** What names it among all that may be due. */
+    String key();
+
     /** What a batch needs. */
     record BatchTask(Benches.Row row, Task task) implements Item {
 
@@ -61,7 +72,7 @@ sealed interface Item {
             return task.pressing();
         }
 
-        /** What names it among all that may be due. */
+        @Override
         public String key() {
             return task.kind() + " " + task.batch().code() + (task.potting() == null ? "" : " " + task.potting());
         }
@@ -78,6 +89,11 @@ sealed interface Item {
         @Override
         public Sort sort() {
             return Sort.START;
+        }
+
+        @Override
+        public String key() {
+            return "START " + plan.id();
         }
 
         @Override
@@ -113,12 +129,43 @@ sealed interface Item {
         }
 
         @Override
+        public String key() {
+            return verb + " " + subject.address();
+        }
+
+        @Override
         public int pieces() {
             return 0;
         }
 
         public String code() {
             return subject.code();
+        }
+    }
+
+    /**
+     * Something that is done again and again for a batch or its young plants.
+     *
+     * @param act what
+     * @param about the move that it concerns, or null
+     * @param why the reason
+     */
+    record CareTask(PlaceView place, BatchView batch, CareAct act, UUID about, String why, boolean pressing)
+            implements Item {
+
+        @Override
+        public Sort sort() {
+            return act == CareAct.FED ? Sort.FEED : Sort.WATER;
+        }
+
+        @Override
+        public int pieces() {
+            return 0;
+        }
+
+        @Override
+        public String key() {
+            return "CARE " + act + " " + batch.code() + (about == null ? "" : " " + about);
         }
     }
 

@@ -3,7 +3,11 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.CareAct;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -11,6 +15,7 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -23,12 +28,25 @@ class RoundController {
 
     private final Rounds rounds;
     private final RoundWork work;
+    private final PutOffs putOffs;
+    private final Reminders reminders;
+    private final Says says;
     private final People people;
     private final Stock stock;
 
-    RoundController(Rounds rounds, RoundWork work, People people, Stock stock) {
+    RoundController(
+            Rounds rounds,
+            RoundWork work,
+            PutOffs putOffs,
+            Reminders reminders,
+            Says says,
+            People people,
+            Stock stock) {
         this.rounds = rounds;
         this.work = work;
+        this.putOffs = putOffs;
+        this.reminders = reminders;
+        this.says = says;
         this.people = people;
         this.stock = stock;
     }
@@ -40,6 +58,9 @@ class RoundController {
             return "redirect:/welcome";
         }
         model.addAttribute("round", round);
+        model.addAttribute("places", stock.places());
+        model.addAttribute("events", Reminder.Event.values());
+        model.addAttribute("acts", CareAct.values());
         return "round/round";
     }
 
@@ -63,18 +84,14 @@ class RoundController {
             @RequestParam(defaultValue = "") List<String> key,
             @RequestParam(required = false) UUID place,
             RedirectAttributes next) {
-        return does(
-                next,
-                place,
-                () -> work.doesAll(key.stream().map(RoundWork.Pressed::of).toList()));
+        return does(next, place, () -> work.doesAll(key));
     }
 
     private static String does(RedirectAttributes next, UUID place, Supplier<RoundWork.Done> act) {
         next.addFlashAttribute("openPlace", place);
         return FormActions.run(next, "/round", () -> {
             RoundWork.Done done = act.get();
-            next.addFlashAttribute(
-                    "undo", new ArrayList<>(done.acts().stream().map(Undo::mark).toList()));
+            next.addFlashAttribute("undo", new ArrayList<>(done.marks()));
             return done.said();
         });
     }
@@ -86,8 +103,51 @@ class RoundController {
             RedirectAttributes next) {
         next.addFlashAttribute("openPlace", place);
         return FormActions.run(next, "/round", () -> {
-            work.takeBack(act.stream().map(Undo::of).toList());
+            work.takeBack(act);
             return "Undone.";
         });
+    }
+
+    @PostMapping("/later")
+    String later(
+            @RequestParam String item,
+            @RequestParam LocalDate until,
+            @RequestParam(required = false) String word,
+            @RequestParam(required = false) UUID place,
+            RedirectAttributes next) {
+        next.addFlashAttribute("openPlace", place);
+        return FormActions.run(next, "/round", () -> {
+            putOffs.to(item, until, word);
+            next.addFlashAttribute("putOff", new ArrayList<>(List.of(item)));
+            return Messages.text("RoundController.put.off", "until", says.day(until));
+        });
+    }
+
+    @PostMapping("/today")
+    String backToday(@RequestParam(defaultValue = "") List<String> item, RedirectAttributes next) {
+        return FormActions.run(next, "/round", () -> {
+            putOffs.backToday(item);
+            return "It stands in the round again.";
+        });
+    }
+
+    @PostMapping("/reminders")
+    String remind(
+            @RequestParam(required = false) String what,
+            @RequestParam(required = false) LocalDate on,
+            @RequestParam(required = false) String code,
+            @RequestParam(required = false) Reminder.Event event,
+            @RequestParam(required = false) String place,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/round", () -> {
+            reminders.add(what, on, code, event, place);
+            return "The round will say so.";
+        });
+    }
+
+    @PostMapping("/reminders/{id}/done")
+    String remembered(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(
+                next, "/round", () -> Messages.text("RoundController.remembered", "what", reminders.done(id)));
     }
 }

@@ -1,13 +1,18 @@
 package garden.vivarium.app.round;
 
+import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Slips;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.guide.CareAct;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -20,12 +25,14 @@ class RoundWork {
 
     private final Benches benches;
     private final Batches batches;
+    private final CareBook care;
     private final Slips slips;
     private final Today today;
 
-    RoundWork(Benches benches, Batches batches, Slips slips, Today today) {
+    RoundWork(Benches benches, Batches batches, CareBook care, Slips slips, Today today) {
         this.benches = benches;
         this.batches = batches;
+        this.care = care;
         this.slips = slips;
         this.today = today;
     }
@@ -39,6 +46,12 @@ class RoundWork {
      * @param youngPlants how many pots they fill; null for as many as the batch was planned with
      */
     record Pressed(Task.Kind kind, String code, UUID potting, boolean notYet, Integer pieces, Integer youngPlants) {
+
+        /** The label code in the key of a thing. */
+        static String code(String key) {
+            String[] parts = key.split(" ");
+            return parts[0].equals("CARE") && parts.length > 2 ? parts[2] : parts.length > 1 ? parts[1] : key;
+        }
 
         /** From the form of one of several. */
         static Pressed of(String key) {
@@ -58,7 +71,7 @@ class RoundWork {
     }
 
     /** What was done, in words, and how it is taken back. */
-    record Done(String said, List<Slips.Act> acts) {}
+    record Done(String said, List<String> marks) {}
 
     /**
      * Does a task whole, as its button says.
@@ -80,7 +93,7 @@ class RoundWork {
             case SETTLE -> List.of(new Slips.Act(code, Slips.Trace.SETTLED, task.potting()));
             default -> slips.since(code, before).stream().toList();
         };
-        return new Done(said, acts);
+        return new Done(said, acts.stream().map(Undo::mark).toList());
     }
 
     private String perform(Task task, Pressed pressed) {
@@ -124,22 +137,54 @@ class RoundWork {
         return pressed.youngPlants() == null ? (pieces + each - 1) / each : pressed.youngPlants();
     }
 
+    /**
+     * Writes down care that the round asks for.
+     *
+     * @param about the move that it concerns, or null
+     */
+    @Transactional
+    Done cares(CareAct act, String code, UUID about) {
+        BatchView batch = batches.find(code);
+        List<String> marks = care.log(act, null, List.of(subject(batch)), today.date(), about).stream()
+                .map(id -> Undo.care(code, id))
+                .toList();
+        return new Done(Messages.text("Rounds.cared", "code", code, "act", act.done()), marks);
+    }
+
+    static Subject subject(BatchView batch) {
+        return new Subject(Subject.Kind.BATCH, batch.id(), batch.code(), batch.placeId());
+    }
+
     /** Does several that are alike, all or none. */
     @Transactional
-    Done doesAll(List<Pressed> pressed) {
-        List<Slips.Act> acts = new ArrayList<>();
-        List<String> codes = new ArrayList<>();
-        for (Pressed one : pressed) {
-            acts.addAll(does(one).acts());
-            codes.add(one.code());
+    Done doesAll(List<String> keys) {
+        List<String> marks = new ArrayList<>();
+        Set<String> codes = new LinkedHashSet<>();
+        for (String key : keys) {
+            marks.addAll(doesOne(key).marks());
+            codes.add(Pressed.code(key));
         }
         return new Done(
-                Messages.text("Rounds.all.done", "count", codes.size(), "codes", String.join(", ", codes)), acts);
+                Messages.text("Rounds.all.done", "count", keys.size(), "codes", String.join(", ", codes)), marks);
+    }
+
+    private Done doesOne(String key) {
+        String[] parts = key.split(" ");
+        if (!parts[0].equals("CARE") || parts.length < 3) {
+            return does(Pressed.of(key));
+        }
+        try {
+            return cares(CareAct.valueOf(parts[1]), parts[2], parts.length > 3 ? UUID.fromString(parts[3]) : null);
+        } catch (IllegalArgumentException e) {
+            throw new InvalidField("key", Messages.text("Rounds.no.longer.asks", "code", key));
+        }
     }
 
     /** Takes back what was done with a press. */
     @Transactional
-    void takeBack(List<Slips.Act> acts) {
-        acts.forEach(slips::takeBack);
+    void takeBack(List<String> marks) {
+        for (String mark : marks) {
+            Undo.care(mark).ifPresentOrElse(care::unlog, () -> slips.takeBack(Undo.of(mark)));
+        }
     }
 }

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
@@ -34,6 +35,9 @@ class Rounds {
     private final Benches benches;
     private final Plans plans;
     private final OtherTasks otherTasks;
+    private final Upkeeps upkeeps;
+    private final Reminders reminders;
+    private final PutOffs putOffs;
     private final Carrying carrying;
     private final Stock stock;
     private final Protocols protocols;
@@ -44,6 +48,9 @@ class Rounds {
             Benches benches,
             Plans plans,
             OtherTasks otherTasks,
+            Upkeeps upkeeps,
+            Reminders reminders,
+            PutOffs putOffs,
             Carrying carrying,
             Stock stock,
             Protocols protocols,
@@ -52,6 +59,9 @@ class Rounds {
         this.benches = benches;
         this.plans = plans;
         this.otherTasks = otherTasks;
+        this.upkeeps = upkeeps;
+        this.reminders = reminders;
+        this.putOffs = putOffs;
         this.carrying = carrying;
         this.stock = stock;
         this.protocols = protocols;
@@ -82,6 +92,12 @@ class Rounds {
                 .filter(p -> !p.start().on().isAfter(day))
                 .forEach(p -> due.add(start(p, parents.get(p.stockPlantId()))));
         due.addAll(otherTasks.of(day, parents.values()));
+        Map<UUID, PlaceView> places =
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
+        due.addAll(upkeeps.of(day, rows, places));
+        due.addAll(reminders.of(day, places));
+        Set<String> later = putOffs.later(day);
+        due.removeIf(i -> later.contains(i.key()));
         coming.sort(Comparator.comparing(i -> i.task().due()));
         Map<PlaceView, List<Item>> byPlace = due.stream()
                 .collect(Collectors.groupingBy(

@@ -8,6 +8,8 @@ enum Sort {
     STICK("to stick", HandWork.STICK),
     POT("to pot up", HandWork.POT),
     SEPARATE("to take young plants from", HandWork.SEPARATE),
+    WATER("to water", HandWork.TEND),
+    FEED("to feed", HandWork.TEND),
     TEND("to tend", HandWork.TEND),
     ASK("to glance at", HandWork.ASK),
     LOOK("to look at", HandWork.LOOK),
@@ -34,7 +36,7 @@ enum Sort {
 
     /** Whether several can be done with one press. Nothing is potted, stuck or thrown out unasked. */
     boolean isDoneTogether() {
-        return this == LOOK || this == TEND || this == SETTLE;
+        return this == LOOK || this == TEND || this == SETTLE || this == WATER || this == FEED;
     }
 
     static Sort of(Task.Kind kind) {

@@ -3,6 +3,7 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.batch.Slips;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import java.util.Optional;
 import java.util.UUID;
 
 /** How what was pressed is written into the form that takes it back. */
@@ -12,6 +13,24 @@ final class Undo {
 
     static String mark(Slips.Act act) {
         return act.trace() + " " + act.code() + (act.id() == null ? "" : " " + act.id());
+    }
+
+    /** Of care that was written down. */
+    static String care(String code, UUID id) {
+        return "CARE " + code + " " + id;
+    }
+
+    /** The care that a mark means; empty where it means something else. */
+    static Optional<UUID> care(String mark) {
+        return mark.startsWith("CARE ") ? Optional.of(id(mark.substring(mark.lastIndexOf(' ') + 1))) : Optional.empty();
+    }
+
+    private static UUID id(String text) {
+        try {
+            return UUID.fromString(text);
+        } catch (IllegalArgumentException e) {
+            throw new InvalidField("act", Messages.text("Slips.gone", "code", text));
+        }
     }
 
     static Slips.Act of(String mark) {

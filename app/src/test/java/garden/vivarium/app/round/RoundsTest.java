@@ -3,11 +3,13 @@ package garden.vivarium.app.round;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -15,6 +17,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
@@ -48,6 +51,18 @@ class RoundsTest {
 
     @Autowired
     private RoundWork work;
+
+    @Autowired
+    private PutOffs putOffs;
+
+    @Autowired
+    private Reminders reminders;
+
+    @Autowired
+    private CareBook care;
+
+    @Autowired
+    private BatchBook book;
 
     @Autowired
     private Guide guide;
@@ -153,11 +168,12 @@ class RoundsTest {
     void likeThingsAreDoneTogetherOrNotAtAll() {
         BatchView one = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
         BatchView other = in(() -> Growing.stuck(batches, guide, parent, 10, TODAY.minusDays(40)));
-        Round.Group looks = in(rounds::today).stops().get(0).groups().get(0);
+        Round.Group looks = in(rounds::today).stops().get(0).groups().stream()
+                .filter(g -> g.sort() == Sort.LOOK)
+                .findFirst()
+                .orElseThrow();
         assertThat(looks.isAlike()).isTrue();
-        List<RoundWork.Pressed> all = looks.items().stream()
-                .map(i -> RoundWork.Pressed.of(((Item.BatchTask) i).key()))
-                .toList();
+        List<String> all = looks.items().stream().map(Item::key).toList();
         RoundWork.Done done = in(() -> work.doesAll(all));
         assertThat(done.said()).startsWith("Done for 2 batches");
         assertThat(due()).isEmpty();
@@ -178,6 +194,100 @@ class RoundsTest {
         Round.Stop stop = in(rounds::today).stops().get(0);
         assertThat(stop.carry()).anyMatch(c -> c.startsWith("12 × 7 cm")).anyMatch(c -> c.equals("1 label"));
         assertThat(stop.minutes()).isBetween(5, 30);
+    }
+
+    @Test
+    void standingWaterIsAskedForUntilItWasChanged() {
+        BatchView jar = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(4)));
+        Item.CareTask water = cares().get(0);
+        assertThat(water.act()).isEqualTo(CareAct.WATER_CHANGED);
+        assertThat(water.why()).contains("nobody wrote down that it was done", "every 4 days or so");
+
+        RoundWork.Done done = in(() -> work.doesAll(List.of(water.key())));
+        assertThat(done.said()).isEqualTo("Done for 1 batch: " + jar.code() + ".");
+        assertThat(cares()).isEmpty();
+        undo(done);
+        assertThat(cares()).hasSize(1);
+        in(() -> care.log(
+                CareAct.WATER_CHANGED, "rain water", List.of(RoundWork.subject(jar)), TODAY.minusDays(1), null));
+        assertThat(cares()).isEmpty();
+        assertThat(in(() -> care.lastOf(jar.id())))
+                .containsExactly(new CareBook.Last("water changed: rain water", TODAY.minusDays(1)));
+    }
+
+    @Test
+    void youngPlantsAreGivenTheirFirstFeedOnItsDay() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(60)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 12, 0)));
+        in(() -> batches.move(batch.code(), TODAY.minusDays(22), 12, 12));
+        UUID move = in(() -> book.pottings(batch.id())).get(0).id();
+        in(() -> batches.settle(batch.code(), move, TODAY.minusDays(5), 12));
+
+        assertThat(in(() -> batches.find(batch.code())).closedOn())
+                .as("settled, and fed all the same")
+                .isNotNull();
+        Item.CareTask feed = cares().get(0);
+        assertThat(feed.act()).isEqualTo(CareAct.FED);
+        assertThat(feed.why()).contains("12 young plants were potted");
+        in(() -> work.cares(CareAct.FED, batch.code(), feed.about()));
+        assertThat(cares()).isEmpty();
+    }
+
+    @Test
+    void whatIsPutOffComesBackOnItsDay() {
+        in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        String look = in(rounds::today).stops().get(0).groups().stream()
+                .flatMap(g -> g.items().stream())
+                .filter(Item::isTask)
+                .findFirst()
+                .orElseThrow()
+                .key();
+        run(() -> putOffs.to(look, TODAY.plusDays(2), "the room is too cold"));
+        assertThat(due()).isEmpty();
+        assertThat(in(() -> putOffs.later(TODAY.plusDays(2)))).isEmpty();
+        run(() -> putOffs.backToday(List.of(look)));
+        assertThat(due()).containsExactly(Task.Kind.LOOK);
+        assertThatThrownBy(() -> run(() -> putOffs.to(look, TODAY, null))).hasMessageContaining("after today");
+    }
+
+    @Test
+    void ownRemindersComeOnTheirDayOrWhenItHappens() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
+        run(() -> reminders.add("Order 9 cm pots", TODAY, null, null, null));
+        run(() -> reminders.add("Ring about the sages", TODAY.plusDays(3), null, null, null));
+        run(() -> reminders.add("Tell Tern", null, batch.code(), Reminder.Event.READY, null));
+        assertThat(remembered()).containsExactly("Order 9 cm pots");
+        in(() -> batches.look(batch.code(), Growing.count(TODAY, 3, 0)));
+        assertThat(remembered()).containsExactlyInAnyOrder("Order 9 cm pots", "Tell Tern");
+        assertThatThrownBy(() -> run(() -> reminders.add("When?", null, batch.code(), null, null)))
+                .hasMessageContaining("Give a day");
+        assertThatThrownBy(() -> run(() -> reminders.add("Whom?", null, "99w01-Z", Reminder.Event.OVER, null)))
+                .hasMessageContaining("99w01-Z");
+    }
+
+    private List<Item.CareTask> cares() {
+        return in(rounds::today).stops().stream()
+                .flatMap(s -> s.groups().stream())
+                .flatMap(g -> g.items().stream())
+                .filter(Item::isCare)
+                .map(Item.CareTask.class::cast)
+                .toList();
+    }
+
+    private List<String> remembered() {
+        return in(rounds::today).stops().stream()
+                .flatMap(s -> s.groups().stream())
+                .flatMap(g -> g.items().stream())
+                .filter(i -> i instanceof Item.OtherTask o && o.verb().equals("Remember"))
+                .map(i -> ((Item.OtherTask) i).what())
+                .toList();
+    }
+
+    private void run(Runnable work) {
+        in(() -> {
+            work.run();
+            return null;
+        });
     }
 
     @Test
@@ -232,7 +342,7 @@ class RoundsTest {
 
     private void undo(RoundWork.Done done) {
         in(() -> {
-            work.takeBack(done.acts());
+            work.takeBack(done.marks());
             return null;
         });
     }

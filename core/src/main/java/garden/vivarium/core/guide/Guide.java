@@ -68,6 +68,7 @@ public final class Guide {
     private record Vocabulary(
             List<Method> methods,
             List<PieceSort> sorts,
+            List<Upkeep> upkeep,
             List<String> media,
             Map<String, List<String>> mediaCalled,
             Map<String, List<String>> methodsCalled,
@@ -125,6 +126,11 @@ public final class Guide {
 
     public List<Method> methods() {
         return words.methods();
+    }
+
+    /** What a medium asks for again and again; empty where it asks for nothing. A mix of one's own is asked nothing. */
+    public Optional<Upkeep> upkeep(String medium) {
+        return words.upkeep().stream().filter(u -> u.medium().equals(medium)).findFirst();
     }
 
     /** The sorts of piece that stock plants bear. */

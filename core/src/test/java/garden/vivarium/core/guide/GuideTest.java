@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -390,5 +391,14 @@ class GuideTest {
                 .noneMatch(s -> s.key().equals("water"));
         assertThat(bark.stagesIn("open vessel over water with moss"))
                 .hasSize(bark.stages().size() - 1);
+    }
+
+    @Test
+    void whatStandsInWaterIsAskedForFreshWater() {
+        Upkeep water = GUIDE.upkeep("water").orElseThrow();
+        assertThat(water.act()).isEqualTo(CareAct.WATER_CHANGED);
+        assertThat(water.due(LocalDate.of(2026, 5, 1))).isEqualTo(LocalDate.of(2026, 5, 5));
+        assertThat(GUIDE.upkeep("plug compost")).isEmpty();
+        assertThatThrownBy(() -> new Upkeep("water", CareAct.FED, 0, "")).hasMessageContaining("not 0");
     }
 }

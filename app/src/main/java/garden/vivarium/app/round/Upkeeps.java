@@ -1,0 +1,157 @@
+package garden.vivarium.app.round;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.PottingView;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.round.Item.CareTask;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.core.guide.CareAct;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Upkeep;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What is done again and again: fresh water while pieces stand in it, the first water and feed of young plants. */
+@Component
+class Upkeeps {
+
+    /** Older than this nothing is asked that nobody wrote down. */
+    private static final int LOOKED_BACK = 200;
+    /** So long after its day the first water or feed is asked for; then it has been given, or is not missed. */
+    private static final int ASKED_FOR = 21;
+
+    private final CareBook care;
+    private final BatchBook book;
+    private final GuideLookup lookup;
+    private final Guide guide;
+    private final Words words;
+
+    Upkeeps(CareBook care, BatchBook book, GuideLookup lookup, Guide guide, Words words) {
+        this.care = care;
+        this.book = book;
+        this.lookup = lookup;
+        this.guide = guide;
+        this.words = words;
+    }
+
+    /** What is due on the day. */
+    List<CareTask> of(LocalDate day, List<Benches.Row> open, Map<UUID, PlaceView> places) {
+        Done done = new Done(care.lastDone(day.minusDays(LOOKED_BACK)));
+        List<CareTask> due = new ArrayList<>();
+        open.forEach(r -> medium(r, done, day).ifPresent(due::add));
+        List<BatchView> giving = book.givingSince(day.minusDays(LOOKED_BACK)).stream()
+                .map(BatchBook.Entry::batch)
+                .filter(b -> b.youngPlants() > 0 && places.containsKey(b.placeId()))
+                .toList();
+        Map<UUID, List<PottingView>> moves =
+                book.pottings(giving.stream().map(BatchView::id).toList());
+        giving.forEach(b -> moves.getOrDefault(b.id(), List.of())
+                .forEach(m -> due.addAll(young(b, m, places.get(b.placeId()), done, day))));
+        return due;
+    }
+
+    private Optional<CareTask> medium(Benches.Row row, Done done, LocalDate day) {
+        BatchView b = row.batch();
+        if (!b.isStuck() || b.counts().pending() + b.readyToMove() == 0) {
+            return Optional.empty();
+        }
+        return guide.upkeep(b.way().medium()).flatMap(u -> {
+            LocalDate last = done.last(b.id(), u.act()).orElse(b.stuckOn());
+            LocalDate due = u.due(last);
+            if (day.isBefore(due)) {
+                return Optional.empty();
+            }
+            return Optional.of(new CareTask(
+                    row.place(),
+                    b,
+                    u.act(),
+                    null,
+                    why(u, done.last(b.id(), u.act()).isPresent(), last),
+                    done.last(b.id(), u.act()).isPresent() && day.isAfter(due.plusDays(u.every()))));
+        });
+    }
+
+    private String why(Upkeep upkeep, boolean written, LocalDate last) {
+        return words.say(
+                "round.upkeep.why", "why", upkeep.why(), "every", upkeep.every(), "last", last, "written", written);
+    }
+
+    private List<CareTask> young(BatchView b, PottingView move, PlaceView place, Done done, LocalDate day) {
+        Optional<Protocol.Potting> potting =
+                lookup.protocol(b.protocol(), b.protocolVersion(), b.way()).map(Protocol::potting);
+        if (potting.isEmpty() || move.youngPlants() == 0) {
+            return List.of();
+        }
+        List<CareTask> due = new ArrayList<>();
+        if (potting.get().waitForWater() > 0) {
+            first(CareAct.WATERED, move.movedOn().plusDays(potting.get().waitForWater()), b, move, place, done, day)
+                    .ifPresent(due::add);
+        }
+        if (potting.get().weeksBeforeFeed() > 0) {
+            first(CareAct.FED, move.movedOn().plusWeeks(potting.get().weeksBeforeFeed()), b, move, place, done, day)
+                    .ifPresent(due::add);
+        }
+        return due;
+    }
+
+    private Optional<CareTask> first(
+            CareAct act, LocalDate from, BatchView b, PottingView move, PlaceView place, Done done, LocalDate day) {
+        boolean asked = !day.isBefore(from)
+                && !day.isAfter(from.plusDays(ASKED_FOR))
+                && !done.ofMove(move.id(), act)
+                && done.last(b.id(), act)
+                        .filter(on -> !on.isBefore(move.movedOn()))
+                        .isEmpty();
+        return asked
+                ? Optional.of(new CareTask(
+                        place,
+                        b,
+                        act,
+                        move.id(),
+                        words.say(
+                                act == CareAct.FED ? "round.first.feed.why" : "round.first.water.why",
+                                "plants",
+                                move.youngPlants(),
+                                "on",
+                                move.movedOn(),
+                                "from",
+                                from),
+                        act == CareAct.WATERED && day.isAfter(from.plusDays(2))))
+                : Optional.empty();
+    }
+
+    /** When what was done last. */
+    private static final class Done {
+
+        private final Map<String, LocalDate> last = new HashMap<>();
+
+        Done(Collection<CareBook.LastDone> all) {
+            for (CareBook.LastDone l : all) {
+                last.merge(l.subject() + " " + l.act(), l.on(), (a, b) -> a.isAfter(b) ? a : b);
+                if (l.about() != null) {
+                    last.put(l.about() + " " + l.act(), l.on());
+                }
+            }
+        }
+
+        Optional<LocalDate> last(UUID batch, CareAct act) {
+            return Optional.ofNullable(last.get(batch + " " + act));
+        }
+
+        boolean ofMove(UUID move, CareAct act) {
+            return last.containsKey(move + " " + act);
+        }
+    }
+}
