@@ -33,9 +33,12 @@ class Bench {
     this.fillHead();
     document.addEventListener("keydown", (e) => this.keydown(e));
     this.tray.go(this.tray.at);
+    this.warned = false;
     if (this.draft.takenUp) {
-      this.say("Taken up where you left it.", false);
+      this.say(`${this.draft.size === 1 ? "1 reading" : `${this.draft.size} readings`} from before that were not saved.`, false);
+      this.find("dropped").hidden = false;
     }
+    this.find("dropped").addEventListener("click", () => this.dropDraft());
     this.sending = new Sending(root, this.bench, this.draft, (text, wrong) => this.say(text, wrong));
   }
 
@@ -142,7 +145,10 @@ class Bench {
     if (event.target.closest("input, select, textarea, form, summary") || event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
-    const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: this.bench.columns, ArrowUp: -this.bench.columns }[event.key];
+    const { columns } = this.bench;
+    const step = (this.tray.turned
+      ? { ArrowDown: 1, ArrowUp: -1, ArrowRight: columns, ArrowLeft: -columns }
+      : { ArrowRight: 1, ArrowLeft: -1, ArrowDown: columns, ArrowUp: -columns })[event.key];
     if (step !== undefined) {
       event.preventDefault();
       this.finishDigits();
@@ -193,6 +199,9 @@ class Bench {
     " ": () => this.repeat(),
     "=": () => this.restUnchanged(),
     r: () => this.askSentinels(),
+    a: () => this.tray.chooseAlike("all"),
+    w: () => this.tray.chooseAlike("row"),
+    c: () => this.tray.chooseAlike("column"),
     m: () => this.showSeveral(!this.tray.several),
     u: () => this.undo(),
     Delete: () => this.read(this.tray.targets(), () => null),
@@ -308,8 +317,26 @@ class Bench {
       this.say("No piece has a reading yet. Press 0, 1, 2 or x on one, or = for all unchanged.", true);
     } else if (!lookedOn || lookedOn > this.bench.today || lookedOn < this.bench.stuckOn) {
       this.say(`Give a day from ${written(new Date(this.bench.stuckOn))} to today.`, true);
+    } else if (this.unread > 0 && !this.warned) {
+      this.warned = true;
+      this.say(`${this.unread === 1 ? "1 cell has" : `${this.unread} cells have`} no reading and will stay unread. Save again if that is meant, or press = first: the rest was looked at, and nothing changed.`, true);
     } else {
       this.sending.save();
     }
+  }
+
+  /** Cells that still run and have no reading; where a few were drawn to stand for the tray, the others are meant to have none. */
+  get unread() {
+    return this.tray.sentinels.size > 0
+      ? 0
+      : this.bench.cells.filter((c) => this.draft.entry(c.piece) === undefined && unchanged(this.bench, c, this.draft.values.look)).length;
+  }
+
+  dropDraft() {
+    this.draft.drop();
+    this.find("dropped").hidden = true;
+    this.tray.drawAll();
+    this.tellNow();
+    this.say("Dropped; nothing is typed yet.", false);
   }
 }

@@ -70,6 +70,14 @@ export class Draft {
     return removeDraft(this.values.clientId);
   }
 
+  /** Forgets all that was typed. */
+  drop() {
+    this.values.entries = {};
+    this.steps = [];
+    this.takenUp = false;
+    return this.keep();
+  }
+
   entry(piece) {
     return this.values.entries[piece];
   }

@@ -30,6 +30,14 @@ export class Selection {
     return left;
   }
 
+  /** Chooses these together; the first of them is read. Answers the cells that are chosen no longer. */
+  choose(cells) {
+    const left = [...this.chosen, this.at];
+    this.chosen = new Set(cells);
+    this.at = cells[0] ?? this.at;
+    return left;
+  }
+
   /** The cell so many on, or null where the tray ends before. */
   next(by) {
     const next = this.at + by;

@@ -3,6 +3,9 @@ import { drawing, drawingOf } from "./piece.js";
 import { words } from "./readings.js";
 import { Selection } from "./selection.js";
 
+/** More cells side by side than this are smaller than a thumb on a phone. */
+const WIDEST = 7;
+
 export class Tray {
   /**
    * @param frame the element that holds the cells
@@ -20,8 +23,22 @@ export class Tray {
     this.buttons = bench.cells.map(makeCell);
     frame.replaceChildren(...this.buttons);
     frame.classList.add(bench.columns <= 13 ? `cols-${bench.columns}` : "cols-many");
+    this.turn();
     this.drawAll();
     this.chooseByPointer();
+  }
+
+  /** A wide tray is turned to stand on a phone, so that its cells stay as large as a thumb. */
+  turn() {
+    const narrow = window.matchMedia("(max-width: 860px)");
+    const rows = Math.ceil(this.bench.cells.length / this.bench.columns);
+    const turns = () => {
+      this.turned = narrow.matches && this.bench.columns > WIDEST && rows < this.bench.columns;
+      this.frame.classList.toggle("turned", this.turned);
+      this.frame.classList.toggle(`rows-${this.bench.columns}`, this.turned);
+    };
+    narrow.addEventListener("change", turns);
+    turns();
   }
 
   get at() {
@@ -73,6 +90,22 @@ export class Tray {
     this.buttons[i].scrollIntoView({ block: "nearest", inline: "nearest" });
     this.draw(before);
     this.draw(i);
+    this.hear.moved();
+  }
+
+  /** Chooses all, or the row or the column of the cell that is read. */
+  chooseAlike(which) {
+    const { columns } = this.bench;
+    const row = Math.floor(this.at / columns);
+    const alike = {
+      all: () => true,
+      row: (i) => Math.floor(i / columns) === row,
+      column: (i) => i % columns === this.at % columns,
+    }[which];
+    const at = this.at;
+    this.selection.choose(this.buttons.map((_, i) => i).filter(alike));
+    this.selection.at = at;
+    this.drawAll();
     this.hear.moved();
   }
 

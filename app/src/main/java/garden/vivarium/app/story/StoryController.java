@@ -13,6 +13,7 @@ import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
@@ -76,6 +77,7 @@ class StoryController {
         model.addAttribute("cautions", guide.cautions(sheet.plant().plant().grown()));
         model.addAttribute("given", sorts.of(sheet.plant().plant().grown()));
         model.addAttribute("corrected", corrections.of(id));
+        model.addAttribute("acts", CareAct.values());
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());
         return "story/sheet";

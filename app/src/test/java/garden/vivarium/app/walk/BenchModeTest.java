@@ -2,15 +2,24 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.core.looks.Counts;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.looks.PieceView;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** Bench mode with the keyboard alone, by touch on a phone, and without a connection. */
 class BenchModeTest extends AtThePages {
+
+    @Autowired
+    private BatchBook book;
 
     private BatchView tray;
 
@@ -49,6 +58,65 @@ class BenchModeTest extends AtThePages {
         assertThat(browser.count(".pieces use[href='#piece-leaf']")).isOne();
     }
 
+    private int pressed;
+
+    private void keys(CharSequence... keys) {
+        for (CharSequence key : keys) {
+            browser.keys(key);
+            pressed++;
+        }
+    }
+
+    @Test
+    void fourRowsAreReadyButForTwoLostInFortyKeys() {
+        pressed = 0;
+        for (int row = 1; row <= 4; row++) {
+            keys("w", "2");
+            if (row < 4) {
+                keys(Keys.ARROW_DOWN);
+            }
+        }
+        // From the first cell of row four: piece 40 is three on, piece 28 above it.
+        keys(Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, Keys.ARROW_RIGHT, "x", "r");
+        keys(Keys.ARROW_UP, "x", "d");
+        keys("=", Keys.ENTER);
+        browser.until(d -> !browser.path().endsWith("/check"));
+
+        assertThat(pressed).isLessThanOrEqualTo(40);
+        Map<Integer, PieceState> read = in(() -> book.looks(tray.code())).history().orElseThrow().pieces().stream()
+                .collect(Collectors.toMap(PieceView::piece, PieceView::state));
+        assertThat(read).hasSize(72);
+        read.forEach((piece, state) -> assertThat(state)
+                .as("piece %d", piece)
+                .isEqualTo(
+                        piece == 40 || piece == 28
+                                ? PieceState.LOST
+                                : piece <= 48 ? PieceState.READY : PieceState.NONE));
+    }
+
+    @Test
+    void aDraftThatIsFoundIsSaidAndCanBeDropped() {
+        browser.keys("2", Keys.ARROW_RIGHT, "2");
+        browser.untilText("[data-count]", "2 of 72");
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.untilText("[data-line]", "2 readings from before that were not saved");
+        browser.press("[data-dropped]");
+        browser.untilText("[data-count]", "0 of 72 looked at");
+        browser.open("/batches/" + tray.code() + "/check");
+        browser.untilText("[data-count]", "0 of 72 looked at");
+        assertThat(browser.text("[data-line]")).isEmpty();
+    }
+
+    @Test
+    void aWideTrayStandsOnAPhone() {
+        browser.size(390, 844, true);
+        browser.until(d -> browser.count(".tray.turned") == 1);
+        assertThat(browser.script("""
+                        const at = (n) => document.querySelector(`[data-piece='${n}']`).getBoundingClientRect();
+                        return at(2).top > at(1).top && Math.abs(at(2).left - at(1).left) < 1 && at(13).left > at(1).left
+                            && at(72).right <= 390 && document.querySelector('.tray-frame').scrollWidth <= 390""")).as("six wide, twelve tall").isEqualTo(true);
+    }
+
     @Test
     void undoTakesBackOneStepAndARefusalLosesNothing() {
         browser.keys("2", Keys.ARROW_RIGHT, "2", "u");
@@ -78,7 +146,7 @@ class BenchModeTest extends AtThePages {
         browser.open("/round");
         browser.open("/batches/" + tray.code() + "/check");
         browser.untilText("[data-count]", "2 of 72 looked at");
-        assertThat(browser.text("[data-line]")).contains("Taken up where you left it");
+        assertThat(browser.text("[data-line]")).contains("that were not saved");
         assertThat(held().ready()).isZero();
     }
 
@@ -88,7 +156,7 @@ class BenchModeTest extends AtThePages {
         // A browser whose sending fails is a browser without a connection.
         browser.script(
                 "window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('offline'))");
-        browser.keys(Keys.ENTER);
+        browser.keys(Keys.ENTER, Keys.ENTER);
         browser.untilText("[data-line]", "it is kept here");
         assertThat(held().ready()).isZero();
 
@@ -103,15 +171,15 @@ class BenchModeTest extends AtThePages {
         browser.keys("2");
         browser.script(
                 "window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('offline'))");
-        browser.keys(Keys.ENTER);
+        browser.keys(Keys.ENTER, Keys.ENTER);
         browser.untilText("[data-line]", "it is kept here");
         browser.keys(Keys.ARROW_RIGHT, "1");
         browser.script("window.fetch = window.realFetch; window.dispatchEvent(new Event('online'))");
-        browser.untilText("[data-line]", "Taken up where you left it");
+        browser.untilText("[data-line]", "that were not saved");
         assertThat(held().ready()).isOne();
         assertThat(held().firstSign()).isOne();
 
-        browser.keys(Keys.ENTER);
+        browser.keys(Keys.ENTER, Keys.ENTER);
         browser.until(d -> !browser.path().endsWith("/check"));
         assertThat(held().firstSign()).isEqualTo(2);
     }
@@ -127,7 +195,7 @@ class BenchModeTest extends AtThePages {
         browser.untilText("[data-count]", "1 of 72 looked at");
         browser.closeTab(first);
         assertThat(browser.text("[data-count]")).isEqualTo("2 of 72 looked at");
-        browser.keys(Keys.ENTER);
+        browser.keys(Keys.ENTER, Keys.ENTER);
         browser.until(d -> !browser.path().endsWith("/check"));
         assertThat(held().ready()).isEqualTo(2);
         assertThat(held().lost()).isZero();
@@ -169,7 +237,7 @@ class BenchModeTest extends AtThePages {
     void whenAnotherLoggedMeanwhileBothSidesAreShown() {
         browser.keys("2");
         in(() -> batches.look(tray.code(), Growing.count(TODAY.minusDays(1), 0, 3)));
-        browser.keys(Keys.ENTER);
+        browser.keys(Keys.ENTER, Keys.ENTER);
         browser.untilText("[data-clash]", "Somebody else logged this batch meanwhile");
         browser.press("[data-both]");
         browser.until(d -> !browser.path().endsWith("/check"));
@@ -195,6 +263,8 @@ class BenchModeTest extends AtThePages {
         browser.press("[data-piece='6']");
         browser.press("[data-press='x']");
         browser.press("[data-causes] button");
+        browser.press("[data-press='Enter']");
+        browser.untilText("[data-line]", "70 cells have no reading and will stay unread");
         browser.press("[data-press='Enter']");
         browser.until(d -> !browser.path().endsWith("/check"));
         assertThat(held().ready()).isOne();

@@ -58,7 +58,7 @@ class SharedTabletTest {
             assertThat(tablet.withStore("await store.isKept()")).isEqualTo(true);
             tablet.sendingBlocked(true);
             tablet.keys("2");
-            tablet.keys(Keys.ENTER);
+            tablet.keys(Keys.ENTER, Keys.ENTER);
             tablet.untilText("[data-line]", "it is kept here");
             tablet.open("/waiting");
             tablet.untilText("[data-waiting] ul", tray.code() + ": 1 piece");
