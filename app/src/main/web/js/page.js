@@ -19,6 +19,15 @@ const starts = {
   "[data-shows]": () => import("./shows.js"),
 };
 
+// Timers count on every page; what starts one needs them first.
+const strip = document.querySelector("[data-timers]");
+if (strip) {
+  import("./timers.js").then((timers) => {
+    timers.start(strip);
+    document.querySelectorAll("form[data-timer-start]").forEach((form) => timers.startForm(form));
+  });
+}
+
 for (const [selector, load] of Object.entries(starts)) {
   const found = document.querySelectorAll(selector);
   if (found.length > 0) {

@@ -281,6 +281,40 @@ public class Batches {
         return batch.view();
     }
 
+    /**
+     * Pots of one size, as they are filled.
+     *
+     * @param pots how many, 1 and up
+     * @param perPot pieces in each, 1 and up
+     * @param stands what they are, and what follows
+     */
+    public record Filled(int pots, int perPot, PottedIn stands) {}
+
+    /**
+     * Pots ready pieces up into pots of one or several sizes; each size is a move of its own.
+     *
+     * @throws InvalidField if more are potted than stand ready
+     */
+    @Transactional
+    public BatchView potUp(String code, LocalDate day, List<Filled> filled) {
+        Batch batch = toChange.of(code);
+        int able = batch.view().readyToMove();
+        int pieces = filled.stream().mapToInt(f -> f.pots() * f.perPot()).sum();
+        if (pieces < 1 || pieces > able) {
+            throw new InvalidField(
+                    "pots", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
+        }
+        refuseBadMove(batch, day);
+        for (Filled f : filled) {
+            Potting potting = new Potting(batch.getId(), day, f.pots() * f.perPot(), f.pots());
+            potting.standsIn(f.stands());
+            pottings.save(potting);
+            batch.moved(f.pots() * f.perPot(), f.pots());
+        }
+        histories.refresh(batch);
+        return batch.view();
+    }
+
     /** Says how many of the young plants of one day's move have settled. */
     @Transactional
     public BatchView settle(String code, UUID pottingId, LocalDate day, int settled) {

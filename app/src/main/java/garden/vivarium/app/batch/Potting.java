@@ -3,6 +3,7 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.core.looks.LossCause;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -29,6 +30,9 @@ class Potting extends NurseryRow {
     @Column(columnDefinition = "varchar(20)")
     private LossCause lostCause;
 
+    @Embedded
+    private PottedIn stands;
+
     protected Potting() {}
 
     Potting(UUID batchId, LocalDate movedOn, int pieces, int youngPlants) {
@@ -36,6 +40,11 @@ class Potting extends NurseryRow {
         this.movedOn = movedOn;
         this.pieces = pieces;
         this.youngPlants = youngPlants;
+    }
+
+    /** What they stand in. */
+    void standsIn(PottedIn pots) {
+        stands = pots;
     }
 
     /** Ready pieces that left for elsewhere. */
@@ -111,6 +120,7 @@ class Potting extends NurseryRow {
                 youngPlants,
                 settled,
                 settledOn,
-                new PottingView.Left(lostUnsettled, lostSettled, lostCause, sentUnsettled, sentSettled));
+                new PottingView.Left(lostUnsettled, lostSettled, lostCause, sentUnsettled, sentSettled),
+                stands == null ? PottedIn.UNSAID : stands);
     }
 }

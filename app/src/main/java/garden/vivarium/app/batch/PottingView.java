@@ -8,6 +8,7 @@ import java.util.UUID;
  * Pieces moved on; {@code settled} is null until somebody has looked.
  *
  * @param lost young plants that left their pots since
+ * @param stands what they were potted into, as far as somebody said so
  */
 public record PottingView(
         UUID id,
@@ -17,7 +18,8 @@ public record PottingView(
         int youngPlants,
         Integer settled,
         LocalDate settledOn,
-        Left lost) {
+        Left lost,
+        PottedIn stands) {
 
     /**
      * Young plants that left their pots, before and after they had settled: lost, and of what last (or null), and sent away.

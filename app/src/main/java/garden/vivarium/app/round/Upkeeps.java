@@ -58,7 +58,8 @@ class Upkeeps {
         Map<UUID, List<PottingView>> moves =
                 book.pottings(giving.stream().map(BatchView::id).toList());
         giving.forEach(b -> moves.getOrDefault(b.id(), List.of())
-                .forEach(m -> due.addAll(young(b, m, places.get(b.placeId()), done, day))));
+                .forEach(m -> due.addAll(
+                        young(b, m, places.getOrDefault(m.stands().placeId(), places.get(b.placeId())), done, day))));
         return due;
     }
 
@@ -91,17 +92,26 @@ class Upkeeps {
     private List<CareTask> young(BatchView b, PottingView move, PlaceView place, Done done, LocalDate day) {
         Optional<Protocol.Potting> potting =
                 lookup.protocol(b.protocol(), b.protocolVersion(), b.way()).map(Protocol::potting);
-        if (potting.isEmpty() || move.youngPlants() == 0) {
+        if (move.youngPlants() == 0) {
             return List.of();
         }
         List<CareTask> due = new ArrayList<>();
-        if (potting.get().waitForWater() > 0) {
-            first(CareAct.WATERED, move.movedOn().plusDays(potting.get().waitForWater()), b, move, place, done, day)
-                    .ifPresent(due::add);
+        boolean said = move.stands().perPot() != null;
+        LocalDate water = said
+                ? move.stands().waterOn()
+                : potting.filter(p -> p.waitForWater() > 0)
+                        .map(p -> move.movedOn().plusDays(p.waitForWater()))
+                        .orElse(null);
+        LocalDate feed = said
+                ? move.stands().feedOn()
+                : potting.filter(p -> p.weeksBeforeFeed() > 0)
+                        .map(p -> move.movedOn().plusWeeks(p.weeksBeforeFeed()))
+                        .orElse(null);
+        if (water != null) {
+            first(CareAct.WATERED, water, b, move, place, done, day).ifPresent(due::add);
         }
-        if (potting.get().weeksBeforeFeed() > 0) {
-            first(CareAct.FED, move.movedOn().plusWeeks(potting.get().weeksBeforeFeed()), b, move, place, done, day)
-                    .ifPresent(due::add);
+        if (feed != null) {
+            first(CareAct.FED, feed, b, move, place, done, day).ifPresent(due::add);
         }
         return due;
     }
