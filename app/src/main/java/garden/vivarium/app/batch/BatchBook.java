@@ -78,6 +78,15 @@ public class BatchBook {
         return entries(batches.givingSince(day));
     }
 
+    /** The same without what was expected of them, which is long to read. */
+    @Transactional(readOnly = true)
+    public List<BatchView> gaveSince(LocalDate day) {
+        return batches.givingSince(day).stream()
+                .map(Batch::view)
+                .filter(b -> b.youngPlants() > 0)
+                .toList();
+    }
+
     /** The same of some plants alone, by their names. */
     @Transactional(readOnly = true)
     public List<Entry> givingSince(LocalDate day, Collection<String> plants) {

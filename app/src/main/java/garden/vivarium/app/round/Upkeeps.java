@@ -29,6 +29,8 @@ class Upkeeps {
 
     /** Older than this nothing is asked that nobody wrote down. */
     private static final int LOOKED_BACK = 200;
+    /** Young plants of batches that ended before that have had their first feed, or do without. */
+    private static final int MOVED_SINCE = 110;
     /** So long after its day the first water or feed is asked for; then it has been given, or is not missed. */
     private static final int ASKED_FOR = 21;
 
@@ -51,9 +53,8 @@ class Upkeeps {
         Done done = new Done(care.lastDone(day.minusDays(LOOKED_BACK)));
         List<CareTask> due = new ArrayList<>();
         open.forEach(r -> medium(r, done, day).ifPresent(due::add));
-        List<BatchView> giving = book.givingSince(day.minusDays(LOOKED_BACK)).stream()
-                .map(BatchBook.Entry::batch)
-                .filter(b -> b.youngPlants() > 0 && places.containsKey(b.placeId()))
+        List<BatchView> giving = book.gaveSince(day.minusDays(MOVED_SINCE)).stream()
+                .filter(b -> places.containsKey(b.placeId()))
                 .toList();
         Map<UUID, List<PottingView>> moves =
                 book.pottings(giving.stream().map(BatchView::id).toList());
