@@ -49,10 +49,6 @@ class ScreenshotsTool {
             browser.open("/stock");
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
-            browser.open("/stock/new");
-            browser.type("plant", "Fucshia ‘Half Tide’");
-            browser.untilText("[data-kind-said]", "Fuchsia");
-            snap(browser, folder, "new-stock-plant");
 
             // Two jars on the sill, and a batch put right.
             browser.open("/stands");
@@ -79,6 +75,8 @@ class ScreenshotsTool {
                                     + " ?? document.querySelector('main td a').textContent")
                     .toString();
             take(browser, folder, "batch-sheet", "/batches/" + code);
+            take(browser, folder, "potting-up", "/batches/" + code + "/pot");
+            browser.open("/batches/" + code);
             browser.follow("What is wrong with it?");
             browser.follow("Base black and soft");
             snap(browser, folder, "what-is-wrong");
