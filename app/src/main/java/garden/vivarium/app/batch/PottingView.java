@@ -37,6 +37,11 @@ public record PottingView(
         }
     }
 
+    /** Young plants of it that stand here still. */
+    public int standing() {
+        return settled == null ? maySettle() : settled - lost.settled() - lost.sentSettled();
+    }
+
     /** Young plants that may still be said to have settled. */
     public int maySettle() {
         return youngPlants - lost.unsettled() - lost.sentUnsettled();

@@ -104,8 +104,8 @@ class CareLogController {
 
     private static UUID id(String text) {
         try {
-            return UUID.fromString(text);
-        } catch (IllegalArgumentException | NullPointerException e) {
+            return UUID.fromString(text == null ? "" : text);
+        } catch (IllegalArgumentException e) {
             throw new NotFound("no stock plant");
         }
     }

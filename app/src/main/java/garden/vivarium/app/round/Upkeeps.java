@@ -93,7 +93,7 @@ class Upkeeps {
     private List<CareTask> young(BatchView b, PottingView move, PlaceView place, Done done, LocalDate day) {
         Optional<Protocol.Potting> potting =
                 lookup.protocol(b.protocol(), b.protocolVersion(), b.way()).map(Protocol::potting);
-        if (move.youngPlants() == 0) {
+        if (move.standing() == 0) {
             return List.of();
         }
         List<CareTask> due = new ArrayList<>();
@@ -134,7 +134,7 @@ class Upkeeps {
                         words.say(
                                 act == CareAct.FED ? "round.first.feed.why" : "round.first.water.why",
                                 "plants",
-                                move.youngPlants(),
+                                move.standing(),
                                 "on",
                                 move.movedOn(),
                                 "from",

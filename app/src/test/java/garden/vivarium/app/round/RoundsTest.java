@@ -19,6 +19,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.List;
@@ -229,6 +230,8 @@ class RoundsTest {
         Item.CareTask feed = cares().get(0);
         assertThat(feed.act()).isEqualTo(CareAct.FED);
         assertThat(feed.why()).contains("12 young plants were potted");
+        in(() -> batches.lose(batch.code(), move, 2, LossCause.ROT));
+        assertThat(cares().get(0).why()).contains("10 young plants were potted");
         in(() -> work.cares(CareAct.FED, batch.code(), feed.about()));
         assertThat(cares()).isEmpty();
     }
