@@ -99,6 +99,12 @@ public class BatchBook {
         return entries(batches.findByCodeIn(codes));
     }
 
+    /** Batches by their ids, without what was expected of them. */
+    @Transactional(readOnly = true)
+    public Map<UUID, BatchView> ofIds(Collection<UUID> ids) {
+        return batches.findAllById(ids).stream().map(Batch::view).collect(Collectors.toMap(BatchView::id, b -> b));
+    }
+
     /** The label code of a batch. */
     @Transactional(readOnly = true)
     public Optional<String> code(UUID id) {

@@ -27,4 +27,16 @@ public record PottedIn(
 
     /** Nobody said. */
     public static final PottedIn UNSAID = new PottedIn(null, null, null, null, null, null, null);
+
+    /** The same, potted so many days later: water and feed follow. */
+    PottedIn movedBy(long days) {
+        return new PottedIn(
+                acrossMm,
+                perPot,
+                mix,
+                placeId,
+                waterOn == null ? null : waterOn.plusDays(days),
+                feedOn == null ? null : feedOn.plusDays(days),
+                remark);
+    }
 }

@@ -8,6 +8,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 
 /** Ready pieces moved on to pots on one day, and how many of those young plants settled. */
@@ -67,6 +68,9 @@ class Potting extends NurseryRow {
 
     /** It was otherwise than was written down; {@code howMany} settled is null where nobody has looked. */
     void correct(LocalDate day, int moved, int plants, Integer howMany) {
+        if (stands != null) {
+            stands = stands.movedBy(ChronoUnit.DAYS.between(movedOn, day));
+        }
         movedOn = day;
         pieces = moved;
         youngPlants = plants;

@@ -16,6 +16,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -95,10 +96,14 @@ class Reminders {
     @Transactional(readOnly = true)
     List<Item.OtherTask> of(LocalDate day, Map<UUID, PlaceView> places) {
         List<Item.OtherTask> due = new ArrayList<>();
-        for (Reminder r : reminders.findByDoneOnIsNull()) {
-            Optional<BatchView> batch = Optional.ofNullable(r.batchId())
-                    .flatMap(batches::code)
-                    .map(c -> batches.entry(c).batch());
+        List<Reminder> open = reminders.findByDoneOnIsNull();
+        Map<UUID, BatchView> of = batches.ofIds(open.stream()
+                .map(Reminder::batchId)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList());
+        for (Reminder r : open) {
+            Optional<BatchView> batch = Optional.ofNullable(r.batchId()).map(of::get);
             boolean dayCame = r.dueOn() != null && !day.isBefore(r.dueOn());
             boolean happened = r.event() != null
                     && batch.filter(b -> hasHappened(b, r.event())).isPresent();
@@ -109,7 +114,8 @@ class Reminders {
                         "Remember",
                         new Item.Subject(
                                 batch.map(BatchView::code).orElse(""),
-                                batch.map(b -> "/batches/" + b.code()).orElse("/round"),
+                                // Each by itself, so that one put off leaves the others.
+                                batch.map(b -> "/batches/" + b.code()).orElse("/round") + "#reminder-" + r.getId(),
                                 batch.map(BatchView::plant).orElse("")),
                         r.what(),
                         happened

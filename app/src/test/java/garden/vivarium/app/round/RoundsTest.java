@@ -260,6 +260,16 @@ class RoundsTest {
         run(() -> reminders.add("Ring about the sages", TODAY.plusDays(3), null, null, null));
         run(() -> reminders.add("Tell Tern", null, batch.code(), Reminder.Event.READY, null));
         assertThat(remembered()).containsExactly("Order 9 cm pots");
+        run(() -> reminders.add("Sweep the path", TODAY, null, null, null));
+        String sweep = in(rounds::today).stops().stream()
+                .flatMap(s -> s.groups().stream())
+                .flatMap(g -> g.items().stream())
+                .filter(i -> i instanceof Item.OtherTask o && o.what().equals("Sweep the path"))
+                .findFirst()
+                .orElseThrow()
+                .key();
+        run(() -> putOffs.to(sweep, TODAY.plusDays(1), null));
+        assertThat(remembered()).as("the other stays").containsExactly("Order 9 cm pots");
         in(() -> batches.look(batch.code(), Growing.count(TODAY, 3, 0)));
         assertThat(remembered()).containsExactlyInAnyOrder("Order 9 cm pots", "Tell Tern");
         assertThatThrownBy(() -> run(() -> reminders.add("When?", null, batch.code(), null, null)))
