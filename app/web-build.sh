@@ -17,6 +17,9 @@ for font in literata source-sans-3; do
     cp node_modules/@fontsource-variable/$font/files/$font-latin-wght-normal.woff2 \
         node_modules/@fontsource-variable/$font/files/$font-latin-ext-wght-normal.woff2 "$out/fonts/"
 done
+# What is printed on labels: letters that a PDF can hold.
+mkdir -p "$out/../print"
+cp node_modules/source-sans/TTF/SourceSans3-Regular.ttf node_modules/source-sans/TTF/SourceSans3-Semibold.ttf "$out/../print/"
 node_modules/.bin/tailwindcss --input src/main/web/css/vivarium.css --output "$out/vivarium.css" --minify 2>"$out/../tailwind.log" \
     || { cat "$out/../tailwind.log" >&2; exit 1; }
 rm -f "$out/../tailwind.log"

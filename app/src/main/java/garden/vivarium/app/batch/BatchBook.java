@@ -125,6 +125,12 @@ public class BatchBook {
         return pottings(List.of(batch)).getOrDefault(batch, List.of());
     }
 
+    /** One move. */
+    @Transactional(readOnly = true)
+    public Optional<PottingView> potting(UUID id) {
+        return pottings.findById(id).filter(p -> !p.isAway()).map(Potting::view);
+    }
+
     /** The moves of batches, the first of each first. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PottingView>> pottings(Collection<UUID> ids) {

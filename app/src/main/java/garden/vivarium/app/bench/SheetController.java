@@ -109,12 +109,4 @@ class SheetController {
     String waiting() {
         return "bench/waiting";
     }
-
-    @GetMapping("/batches/{code}/label")
-    String label(@PathVariable String code, Model model) {
-        BatchView batch = book.entry(code).batch();
-        model.addAttribute("batch", batch);
-        model.addAttribute("unsure", stock.isNameUnsure(batch.plant()));
-        return "bench/label";
-    }
 }

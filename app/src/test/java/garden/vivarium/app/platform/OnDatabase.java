@@ -16,7 +16,7 @@ import org.springframework.test.context.ContextConfiguration;
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = "vivarium.today=" + OnDatabase.TODAY)
+        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.printer=target/printed"})
 @AutoConfigureMockMvc
 @ContextConfiguration(initializers = OnDatabase.Initializer.class)
 public @interface OnDatabase {

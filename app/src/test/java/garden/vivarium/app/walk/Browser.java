@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
@@ -203,6 +204,20 @@ public final class Browser implements AutoCloseable {
     public void closeTab(String before) {
         driver.close();
         driver.switchTo().window(before);
+    }
+
+    /** A file of the application, as whoever is signed in here gets it. */
+    public byte[] fetch(String address) {
+        String text = (String) driver.executeAsyncScript("""
+                const done = arguments[arguments.length - 1];
+                fetch(arguments[0])
+                    .then((answer) => answer.arrayBuffer())
+                    .then((bytes) => {
+                        let text = '';
+                        new Uint8Array(bytes).forEach((b) => { text += String.fromCharCode(b); });
+                        done(btoa(text));
+                    }, (wrong) => done(btoa(String(wrong))));""", address);
+        return Base64.getDecoder().decode(text);
     }
 
     /** What a script answers with the modules of the pages; {@code store} is what waits in the browser. */

@@ -1,0 +1,115 @@
+package garden.vivarium.app.label;
+
+import garden.vivarium.app.platform.NurseryRow;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** Labels that were printed together: what they are of, on which sheet, and where on it they begin. */
+@Entity
+class LabelPrint extends NurseryRow {
+
+    /** What a label may be of. */
+    enum Kind {
+        BATCH,
+        POTS,
+        STOCK
+    }
+
+    /** What may be said of later. */
+    enum Next {
+        NOTHING("nothing"),
+        REPOT("when to repot"),
+        DIVIDE("when to divide"),
+        CUT("when to cut from it");
+
+        private final String words;
+
+        Next(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** So many labels of one thing. */
+    record Item(Kind kind, UUID of, int copies) {}
+
+    private String sheet;
+    private int first;
+    private Instant madeAt;
+    private String personName;
+    private boolean printer;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private Next next;
+
+    private LocalDate nextOn;
+
+    @Column(columnDefinition = "longtext")
+    @JdbcTypeCode(SqlTypes.JSON)
+    private List<Item> items;
+
+    protected LabelPrint() {}
+
+    LabelPrint(String sheet, int first, List<Item> items, boolean printer, Instant madeAt, String personName) {
+        this.sheet = sheet;
+        this.first = first;
+        this.items = List.copyOf(items);
+        this.printer = printer;
+        this.madeAt = madeAt;
+        this.personName = personName;
+        this.next = Next.NOTHING;
+    }
+
+    void says(Next what, LocalDate on) {
+        next = what;
+        nextOn = on;
+    }
+
+    int count() {
+        return items.stream().mapToInt(Item::copies).sum();
+    }
+
+    String sheet() {
+        return sheet;
+    }
+
+    int first() {
+        return first;
+    }
+
+    List<Item> items() {
+        return List.copyOf(items);
+    }
+
+    boolean onPrinter() {
+        return printer;
+    }
+
+    Next next() {
+        return next;
+    }
+
+    LocalDate nextOn() {
+        return nextOn;
+    }
+
+    Instant madeAt() {
+        return madeAt;
+    }
+
+    String personName() {
+        return personName;
+    }
+}
