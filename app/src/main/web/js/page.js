@@ -16,6 +16,7 @@ const starts = {
   "[data-zone]": () => import("./zone.js"),
   "[data-narrow]": () => import("./narrow.js"),
   "[data-progress]": () => import("./progress.js"),
+  "[data-photo-form], [data-photo-slider]": () => import("./photo.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

@@ -1,6 +1,7 @@
 // Bench mode: a tray map and one key a reading. What may be read stands in readings.js, what was typed in draft.js.
 import { days } from "../days.js";
 import { Draft } from "./draft.js";
+import { keepPhoto, sendPhotos } from "./photos.js";
 import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, unchanged, words } from "./readings.js";
 import { Sending } from "./sending.js";
 import { isKept } from "./store.js";
@@ -59,7 +60,32 @@ class Bench {
     this.find("note").value = note ?? "";
     this.find("look").addEventListener("change", () => this.changeLook());
     this.find("day").addEventListener("change", () => this.draft.set("lookedOn", this.find("day").value));
+    this.find("photo").addEventListener("change", () => this.takePhoto());
+    window.addEventListener("online", () => this.sendPhotos());
+    this.sendPhotos();
     this.find("note").addEventListener("input", () => this.draft.set("note", this.find("note").value));
+  }
+
+  /** A photograph is kept at once, and sent when there is a connection: now, or from whatever page is open then. */
+  async takePhoto() {
+    const [file] = this.find("photo").files;
+    if (!file) {
+      return;
+    }
+    const kept = await keepPhoto(this.draft.owner, this.bench.code, this.find("day").value, file);
+    this.find("photo").value = "";
+    if (kept) {
+      this.find("photo").dataset.taken = "yes";
+      await this.sendPhotos();
+    } else {
+      this.find("photos").textContent = "This file cannot be read as a photograph.";
+    }
+  }
+
+  async sendPhotos() {
+    const { waiting, refused } = await sendPhotos(this.draft.owner);
+    const wait = waiting === 1 ? "1 photograph waits to be sent." : `${waiting} photographs wait to be sent.`;
+    this.find("photos").textContent = refused ?? (waiting > 0 ? wait : this.find("photo").dataset.taken ? "The photograph is kept." : "");
   }
 
   keyButton(text, key) {

@@ -8,7 +8,8 @@ export const waiting = async (owner) => (await checksOf(owner)).filter((c) => !c
 export const put = (owner, code, check) => putCheck({ owner, code, check });
 export const remove = removeCheck;
 
-async function token() {
+/** The session that sends, or null where nobody is signed in. */
+export async function token() {
   const answer = await fetch("/session/token", { headers: { Accept: "application/json" }, redirect: "manual" });
   return answer.ok ? answer.json() : null;
 }

@@ -1,4 +1,4 @@
-// What waits in this browser: checks being typed, and checks that the server does not have yet. Each belongs to one person of one
+// What waits in this browser: checks being typed, checks and photographs that the server does not have yet. Each belongs to one person of one
 // nursery. On a tablet that several share nobody sends, sees or overwrites what is another's.
 import { openDB } from "../vendor/idb.js";
 
@@ -14,13 +14,16 @@ let stays = true;
 const alone = (work) => (globalThis.navigator?.locks ? navigator.locks.request("vivarium-store", work) : work());
 
 const open = () =>
-  openDB(NAME, 1, {
-    upgrade(database) {
-      const drafts = database.createObjectStore("drafts", { keyPath: "clientId" });
-      drafts.createIndex("of", ["owner", "code"]);
-      const checks = database.createObjectStore("checks", { keyPath: "clientId" });
-      checks.createIndex("owner", "owner");
+  openDB(NAME, 2, {
+    upgrade(database, before) {
+      if (before < 1) {
+        database.createObjectStore("drafts", { keyPath: "clientId" }).createIndex("of", ["owner", "code"]);
+        database.createObjectStore("checks", { keyPath: "clientId" }).createIndex("owner", "owner");
+      }
+      database.createObjectStore("photos", { keyPath: "clientId" }).createIndex("owner", "owner");
     },
+    // A page of a later version is not kept waiting by this one.
+    blocking: (before, now, event) => event.target.close(),
   });
 
 const after = (ms) => new Promise((done) => setTimeout(done, ms));
@@ -28,7 +31,7 @@ const after = (ms) => new Promise((done) => setTimeout(done, ms));
 /** The same for as long as the page is open, where the browser keeps nothing: what is typed can at least be sent. */
 function memory() {
   stays = false;
-  const held = { drafts: new Map(), checks: new Map() };
+  const held = { drafts: new Map(), checks: new Map(), photos: new Map() };
   const all = (name) => [...held[name].values()];
   return {
     get: async (name, id) => held[name].get(id),
@@ -89,6 +92,21 @@ export async function putCheck(item) {
 
 export async function removeCheck(clientId) {
   await (await db()).delete("checks", clientId);
+}
+
+/** Photographs of an owner that wait, the first taken first. */
+export async function photosOf(owner) {
+  const found = await (await db()).getAllFromIndex("photos", "owner", owner);
+  return found.sort((a, b) => a.since - b.since);
+}
+
+/** Keeps a photograph until the server has it: of which batch, of which day, and the picture. */
+export async function putPhoto(item) {
+  await (await db()).put("photos", { since: Date.now(), ...item });
+}
+
+export async function removePhoto(clientId) {
+  await (await db()).delete("photos", clientId);
 }
 
 /** What an earlier version kept, of which nobody knows whose it was: put aside, for the person who is here to decide. */

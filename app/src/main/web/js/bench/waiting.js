@@ -1,6 +1,7 @@
 // Sends what waits for a person from any page, and says how much still waits.
 import { isClaimed } from "./locks.js";
 import { send, waiting } from "./outbox.js";
+import { sendPhotos } from "./photos.js";
 import { settle } from "./draft.js";
 import { adoptOld } from "./store.js";
 
@@ -17,14 +18,18 @@ export async function sendAll(owner) {
       }
     }
   }
-  tell((await waiting(owner)).length);
+  const photos = await sendPhotos(owner);
+  tell((await waiting(owner)).length, photos.waiting);
 }
 
+const counted = (count, one, many) => (count === 0 ? [] : [count === 1 ? `1 ${one}` : `${count} ${many}`]);
+
 /** The head of the page says what waits. */
-function tell(count) {
+function tell(checks, photos) {
   const line = document.querySelector("[data-waits]");
   if (line) {
-    line.hidden = count === 0;
-    line.textContent = count === 1 ? "1 check waits to be sent" : `${count} checks wait to be sent`;
+    line.hidden = checks + photos === 0;
+    const what = [...counted(checks, "look", "looks"), ...counted(photos, "photograph", "photographs")].join(" and ");
+    line.textContent = `${what} ${checks + photos === 1 ? "waits" : "wait"} to be sent`;
   }
 }

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.SentState;
 import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
+import garden.vivarium.app.photo.Photos;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
@@ -31,6 +32,7 @@ class SheetController {
     private final Whereabouts whereabouts;
     private final Departures departures;
     private final CareBook care;
+    private final Photos photos;
     private final Guide guide;
 
     SheetController(
@@ -42,6 +44,7 @@ class SheetController {
             Whereabouts whereabouts,
             Departures departures,
             CareBook care,
+            Photos photos,
             Guide guide) {
         this.benches = benches;
         this.sheets = sheets;
@@ -51,6 +54,7 @@ class SheetController {
         this.whereabouts = whereabouts;
         this.departures = departures;
         this.care = care;
+        this.photos = photos;
         this.guide = guide;
     }
 
@@ -78,6 +82,7 @@ class SheetController {
                         .protocol()
                         .map(p -> guide.cautions(sheet.batch().way().grown(), p))
                         .orElse(List.of()));
+        model.addAttribute("photos", photos.ofBatch(sheet.batch().id()));
         model.addAttribute("care", care.of(sheet.batch().id()));
         model.addAttribute("lastDone", care.lastOf(sheet.batch().id()));
         model.addAttribute("acts", CareAct.values());

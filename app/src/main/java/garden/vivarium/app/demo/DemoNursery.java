@@ -44,6 +44,7 @@ public class DemoNursery {
     private final Stock stock;
     private final DemoBatches batches;
     private final DemoTales tales;
+    private final DrawnPhotos pictures;
     private final Guide guide;
     private final CurrentNursery nursery;
     private final Today today;
@@ -55,6 +56,7 @@ public class DemoNursery {
             Stock stock,
             DemoBatches batches,
             DemoTales tales,
+            DrawnPhotos pictures,
             Guide guide,
             CurrentNursery nursery,
             Today today,
@@ -64,6 +66,7 @@ public class DemoNursery {
         this.stock = stock;
         this.batches = batches;
         this.tales = tales;
+        this.pictures = pictures;
         this.guide = guide;
         this.nursery = nursery;
         this.today = today;
@@ -134,6 +137,19 @@ public class DemoNursery {
             book.planned().forEach(p -> tales.plan(p, eldest.get(p.plant())));
             entities.flush();
             book.promised().forEach(p -> tales.promise(p, eldest.get(p.plant())));
+            photographs(eldest);
+        }
+
+        /** Of the trays that were stuck last, one a plant, and of the eldest mother. */
+        private void photographs(Map<String, StockPlantView> eldest) {
+            made.values().stream()
+                    .filter(all -> !all.isEmpty())
+                    .map(all -> all.get(all.size() - 1))
+                    .filter(b -> b.isStuck() && b.isTray() && b.age(today.date()) > 6)
+                    .sorted(Comparator.comparing(BatchView::stuckOn).reversed())
+                    .limit(4)
+                    .forEach(pictures::ofTray);
+            book.stock().stream().findFirst().map(m -> eldest.get(m.plant())).ifPresent(pictures::ofPlant);
         }
 
         private StockPlantForm form(DemoBook.Mother m) {

@@ -1,5 +1,6 @@
 package garden.vivarium.app.story;
 
+import garden.vivarium.app.photo.Photos;
 import garden.vivarium.app.platform.Corrections;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
@@ -44,6 +45,7 @@ class StoryController {
     private final Corrections corrections;
     private final Guide guide;
     private final Sorts sorts;
+    private final Photos photos;
     private final Today today;
     private final Words words;
 
@@ -56,6 +58,7 @@ class StoryController {
             Corrections corrections,
             Guide guide,
             Sorts sorts,
+            Photos photos,
             Today today,
             Words words) {
         this.stories = stories;
@@ -66,6 +69,7 @@ class StoryController {
         this.corrections = corrections;
         this.guide = guide;
         this.sorts = sorts;
+        this.photos = photos;
         this.today = today;
         this.words = words;
     }
@@ -77,6 +81,7 @@ class StoryController {
         model.addAttribute("cautions", guide.cautions(sheet.plant().plant().grown()));
         model.addAttribute("given", sorts.of(sheet.plant().plant().grown()));
         model.addAttribute("corrected", corrections.of(id));
+        model.addAttribute("photos", photos.ofStock(id));
         model.addAttribute("acts", CareAct.values());
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());

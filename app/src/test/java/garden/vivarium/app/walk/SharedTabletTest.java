@@ -62,7 +62,7 @@ class SharedTabletTest {
             tablet.untilText("[data-line]", "it is kept here");
             tablet.open("/waiting");
             tablet.untilText("[data-waiting] ul", tray.code() + ": 1 piece");
-            tablet.untilText("[data-waits]", "1 check waits to be sent");
+            tablet.untilText("[data-waits]", "1 look waits to be sent");
             tablet.press(".head form button");
             tablet.untilPath("/sign-in");
             tablet.sendingBlocked(false);
