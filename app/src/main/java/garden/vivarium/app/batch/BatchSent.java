@@ -21,6 +21,10 @@ class BatchSent extends NurseryRow {
     @Column(columnDefinition = "varchar(20)")
     private SentState state;
 
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(20)")
+    private Fate fate = Fate.SENT;
+
     private String toWhom;
     private String personName;
     private Instant notedAt;
@@ -60,6 +64,10 @@ class BatchSent extends NurseryRow {
         closedMove = closed;
     }
 
+    void left(Fate how) {
+        fate = how;
+    }
+
     SentState state() {
         return state;
     }
@@ -89,6 +97,6 @@ class BatchSent extends NurseryRow {
     }
 
     SentView view() {
-        return new SentView(getId(), sentOn, pieces, state, toWhom, personName);
+        return new SentView(getId(), sentOn, pieces, state, toWhom, personName, fate);
     }
 }

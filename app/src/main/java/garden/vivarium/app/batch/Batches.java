@@ -30,6 +30,7 @@ public class Batches {
     private final BatchRepository batches;
     private final CheckRepository checks;
     private final PottingRepository pottings;
+    private final Pots pots;
     private final BatchSentRepository sent;
     private final BatchMaker maker;
     private final CheckBook book;
@@ -45,6 +46,7 @@ public class Batches {
             BatchRepository batches,
             CheckRepository checks,
             PottingRepository pottings,
+            Pots pots,
             BatchSentRepository sent,
             BatchMaker maker,
             CheckBook book,
@@ -58,6 +60,7 @@ public class Batches {
         this.batches = batches;
         this.checks = checks;
         this.pottings = pottings;
+        this.pots = pots;
         this.sent = sent;
         this.maker = maker;
         this.book = book;
@@ -319,31 +322,8 @@ public class Batches {
     @Transactional
     public BatchView settle(String code, UUID pottingId, LocalDate day, int settled) {
         Batch batch = toChange.of(code);
-        Potting potting = pottings.findById(pottingId)
-                .filter(p -> p.view().batchId().equals(batch.getId()))
-                .orElseThrow(() -> new NotFound("no such move"));
-        today.refuseFuture("settledOn", day);
-        if (day.isBefore(potting.view().movedOn())) {
-            throw new InvalidField(
-                    "settledOn",
-                    Messages.text(
-                            "Batches.settled.before.moved",
-                            "day",
-                            potting.view().movedOn()));
-        }
-        if (settled < 0 || settled > potting.view().maySettle()) {
-            throw new InvalidField(
-                    "settled",
-                    Messages.text(
-                            "Batches.young.plants.were.set",
-                            "youngPlants",
-                            potting.view().maySettle()));
-        }
-        if (potting.view().settled() == null) {
-            potting.settle(settled, day);
-            batch.settled(settled);
-            histories.refresh(batch);
-        }
+        pots.settle(batch, pots.of(batch, pottingId), day, settled);
+        histories.refresh(batch);
         return batch.view();
     }
 
@@ -356,20 +336,7 @@ public class Batches {
     @Transactional
     public BatchView lose(String code, UUID pottingId, int youngPlants, LossCause cause) {
         Batch batch = toChange.of(code);
-        Potting potting = pottings.findById(pottingId)
-                .filter(p -> p.view().batchId().equals(batch.getId()))
-                .orElseThrow(() -> new NotFound("no such move"));
-        if (youngPlants < 1 || youngPlants > potting.standing()) {
-            throw new InvalidField("youngPlants", Messages.text("Batches.lose.stand", "standing", potting.standing()));
-        }
-        boolean settled = potting.view().settled() != null;
-        potting.lose(youngPlants, cause);
-        if (settled) {
-            batch.settled(-youngPlants);
-        } else if (potting.standing() == 0) {
-            // Nothing is left that could settle: nobody need be asked.
-            potting.settle(0, today.date());
-        }
+        pots.lose(batch, pots.of(batch, pottingId), youngPlants, cause);
         histories.refresh(batch);
         return batch.view();
     }

@@ -67,8 +67,14 @@ public class Departures {
      * What left: when, how many, how far they had come, and to whom.
      *
      * @param toWhom may be null
+     * @param fate how
      */
-    public record Departure(LocalDate on, int pieces, SentState state, String toWhom) {
+    public record Departure(LocalDate on, int pieces, SentState state, String toWhom, Fate fate) {
+
+        /** Sent away, without more being said. */
+        public Departure(LocalDate on, int pieces, SentState state, String toWhom) {
+            this(on, pieces, state, toWhom, Fate.SENT);
+        }
 
         public Departure {
             toWhom = toWhom == null
@@ -121,7 +127,8 @@ public class Departures {
                         fact(which, "day", says.day(was.on()), says.day(really.on())),
                         fact(which, "pieces", String.valueOf(was.pieces()), String.valueOf(really.pieces())),
                         fact(which, "state", was.state().words(), really.state().words()),
-                        fact(which, "to", was.toWhom(), really.toWhom())),
+                        fact(which, "to", was.toWhom(), really.toWhom()),
+                        fact(which, "how", was.fate().words(), really.fate().words())),
                 why);
         return batch.view();
     }
@@ -241,7 +248,7 @@ public class Departures {
     }
 
     private BatchSent entry(Batch batch, Departure leaving, int pieces) {
-        return new BatchSent(
+        BatchSent entry = new BatchSent(
                 batch.getId(),
                 leaving.on(),
                 pieces,
@@ -249,6 +256,8 @@ public class Departures {
                 leaving.toWhom(),
                 nursery.person().map(SignedIn::name).orElse("Vivarium"),
                 today.now());
+        entry.left(leaving.fate());
+        return entry;
     }
 
     private void takeBack(Batch batch, BatchSent entry) {

@@ -88,6 +88,28 @@ class Potting extends NurseryRow {
         lostCause = cause;
     }
 
+    /** They were not lost after all. */
+    void found(int howMany, boolean wasSettled) {
+        if (wasSettled) {
+            lostSettled -= howMany;
+        } else {
+            lostUnsettled -= howMany;
+        }
+        if (lostSettled + lostUnsettled == 0) {
+            lostCause = null;
+        }
+    }
+
+    /** Nobody has said yet that they settled; what was lost and sent of the settled ones left unsettled then. */
+    void unsettle() {
+        settled = null;
+        settledOn = null;
+        lostUnsettled += lostSettled;
+        sentUnsettled += sentSettled;
+        lostSettled = 0;
+        sentSettled = 0;
+    }
+
     /** Young plants were sent away: those that had not settled are judged by nobody. */
     void send(int howMany) {
         if (settled == null) {

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Departures;
+import garden.vivarium.app.batch.Fate;
 import garden.vivarium.app.batch.SentState;
 import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
@@ -92,6 +93,7 @@ class SheetController {
         model.addAttribute("with", whereabouts.with(code));
         model.addAttribute("sent", departures.of(sheet.batch().id()));
         model.addAttribute("sentStates", SentState.values());
+        model.addAttribute("fates", Fate.values());
         model.addAttribute("places", stock.places());
         model.addAttribute("corrected", corrections.of(sheet.batch().id()));
         return "bench/sheet";

@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.Departures;
+import garden.vivarium.app.batch.Fate;
 import garden.vivarium.app.batch.SentState;
 import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.platform.FormActions;
@@ -73,9 +74,10 @@ class WhereController {
             @RequestParam int pieces,
             @RequestParam SentState state,
             @RequestParam(required = false) String toWhom,
+            @RequestParam(defaultValue = "SENT") Fate fate,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            departures.send(code, new Departures.Departure(sentOn, pieces, state, toWhom));
+            departures.send(code, new Departures.Departure(sentOn, pieces, state, toWhom, fate));
             return Messages.text("WhereController.sent", "pieces", pieces);
         });
     }
@@ -88,10 +90,11 @@ class WhereController {
             @RequestParam int pieces,
             @RequestParam SentState state,
             @RequestParam(required = false) String toWhom,
+            @RequestParam(defaultValue = "SENT") Fate fate,
             @RequestParam(required = false) String why,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            departures.correct(code, entry, new Departures.Departure(sentOn, pieces, state, toWhom), why);
+            departures.correct(code, entry, new Departures.Departure(sentOn, pieces, state, toWhom, fate), why);
             return Messages.text("WhereController.sent.corrected", "pieces", pieces);
         });
     }

@@ -106,7 +106,7 @@ public class CareBook {
      *
      * @param about the move that it concerned, or null
      */
-    public record LastDone(UUID subject, UUID about, CareAct act, LocalDate on) {}
+    public record LastDone(UUID subject, UUID about, CareAct act, LocalDate on, int times) {}
 
     /** What was done last, in words, and when. */
     public record Last(String what, LocalDate on) {}
@@ -126,7 +126,7 @@ public class CareBook {
     @Transactional(readOnly = true)
     public List<LastDone> lastDone(LocalDate since) {
         return cares.lastDone(since).stream()
-                .map(l -> new LastDone(l.getSubject(), l.getAbout(), l.getAct(), l.getDoneOn()))
+                .map(l -> new LastDone(l.getSubject(), l.getAbout(), l.getAct(), l.getDoneOn(), (int) l.getTimes()))
                 .toList();
     }
 

@@ -26,8 +26,9 @@ interface CareRepository extends JpaRepository<Care, UUID> {
     List<Told> outcomes();
 
     /** When each act was done last for each subject, and for each move, since a day. */
-    @Query("select c.subjectId as subject, c.about as about, c.act as act, max(c.doneOn) as doneOn from Care c"
-            + " where c.act is not null and c.doneOn >= :day group by c.subjectId, c.about, c.act")
+    @Query(
+            "select c.subjectId as subject, c.about as about, c.act as act, max(c.doneOn) as doneOn, count(c) as times from Care c"
+                    + " where c.act is not null and c.doneOn >= :day group by c.subjectId, c.about, c.act")
     List<LastDone> lastDone(LocalDate day);
 
     interface LastDone {
@@ -38,6 +39,8 @@ interface CareRepository extends JpaRepository<Care, UUID> {
         CareAct getAct();
 
         LocalDate getDoneOn();
+
+        long getTimes();
     }
 
     interface Told {

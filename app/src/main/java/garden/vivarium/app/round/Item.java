@@ -148,14 +148,25 @@ sealed interface Item {
      *
      * @param act what
      * @param about the move that it concerns, or null
+     * @param what in words, as "Change the water"
      * @param why the reason
      */
-    record CareTask(PlaceView place, BatchView batch, CareAct act, UUID about, String why, boolean pressing)
+    record CareTask(
+            PlaceView place, BatchView batch, CareAct act, UUID about, String what, String why, boolean pressing)
             implements Item {
+
+        /** In the act's own words. */
+        CareTask(PlaceView place, BatchView batch, CareAct act, UUID about, String why, boolean pressing) {
+            this(place, batch, act, about, act.order(), why, pressing);
+        }
 
         @Override
         public Sort sort() {
-            return act == CareAct.FED ? Sort.FEED : Sort.WATER;
+            return switch (act) {
+                case FED -> Sort.FEED;
+                case AIRED -> Sort.AIR;
+                default -> Sort.WATER;
+            };
         }
 
         @Override

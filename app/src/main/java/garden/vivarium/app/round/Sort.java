@@ -10,6 +10,7 @@ enum Sort {
     SEPARATE("to take young plants from", HandWork.SEPARATE),
     WATER("to water", HandWork.TEND),
     FEED("to feed", HandWork.TEND),
+    AIR("to open further", HandWork.TEND),
     TEND("to tend", HandWork.TEND),
     ASK("to glance at", HandWork.ASK),
     LOOK("to look at", HandWork.LOOK),
@@ -36,7 +37,7 @@ enum Sort {
 
     /** Whether several can be done with one press. Nothing is potted, stuck or thrown out unasked. */
     boolean isDoneTogether() {
-        return this == LOOK || this == TEND || this == SETTLE || this == WATER || this == FEED;
+        return this == LOOK || this == TEND || this == SETTLE || this == WATER || this == FEED || this == AIR;
     }
 
     static Sort of(Task.Kind kind) {

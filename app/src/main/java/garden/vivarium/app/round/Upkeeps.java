@@ -9,10 +9,12 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.round.Item.CareTask;
 import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.young.YoungLooks;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
+import garden.vivarium.core.plan.Weaning;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -27,6 +29,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Upkeeps {
 
+    /** Young plants that are not weaned by then stand in the open already. */
+    private static final int WEANED_FOR = 28;
     /** Older than this nothing is asked that nobody wrote down. */
     private static final int LOOKED_BACK = 200;
     /** Young plants of batches that ended before that have had their first feed, or do without. */
@@ -36,13 +40,15 @@ class Upkeeps {
 
     private final CareBook care;
     private final BatchBook book;
+    private final YoungLooks young;
     private final GuideLookup lookup;
     private final Guide guide;
     private final Words words;
 
-    Upkeeps(CareBook care, BatchBook book, GuideLookup lookup, Guide guide, Words words) {
+    Upkeeps(CareBook care, BatchBook book, YoungLooks young, GuideLookup lookup, Guide guide, Words words) {
         this.care = care;
         this.book = book;
+        this.young = young;
         this.lookup = lookup;
         this.guide = guide;
         this.words = words;
@@ -58,10 +64,46 @@ class Upkeeps {
                 .toList();
         Map<UUID, List<PottingView>> moves =
                 book.pottings(giving.stream().map(BatchView::id).toList());
-        giving.forEach(b -> moves.getOrDefault(b.id(), List.of())
-                .forEach(m -> due.addAll(
-                        young(b, m, places.getOrDefault(m.stands().placeId(), places.get(b.placeId())), done, day))));
+        Map<UUID, LocalDate> hung = young.hung(
+                moves.values().stream()
+                        .flatMap(List::stream)
+                        .map(PottingView::id)
+                        .toList(),
+                day.minusDays(WEANED_FOR));
+        giving.forEach(b -> moves.getOrDefault(b.id(), List.of()).forEach(m -> {
+            PlaceView place = places.getOrDefault(m.stands().placeId(), places.get(b.placeId()));
+            due.addAll(young(b, m, place, done, day));
+            wean(b, m, place, done, day, Optional.ofNullable(hung.get(m.id()))).ifPresent(due::add);
+        }));
         return due;
+    }
+
+    /** The next step out of humid air, for young plants that rooted under a cover. */
+    private Optional<CareTask> wean(
+            BatchView b, PottingView move, PlaceView place, Done done, LocalDate day, Optional<LocalDate> hungOn) {
+        boolean humid = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                .filter(p -> Weaning.isHumid(p.keeping().air().cover()))
+                .isPresent();
+        if (!humid
+                || move.standing() == 0
+                || move.settled() != null
+                || day.isAfter(move.movedOn().plusDays(WEANED_FOR))) {
+            return Optional.empty();
+        }
+        return Weaning.next(
+                        move.movedOn(),
+                        done.times(move.id(), CareAct.AIRED),
+                        done.lastOfMove(move.id(), CareAct.AIRED),
+                        hungOn)
+                .filter(d -> !day.isBefore(d.due()))
+                .map(d -> new CareTask(
+                        place,
+                        b,
+                        CareAct.AIRED,
+                        move.id(),
+                        words.say("round.wean", "step", words.of(d.step()), "plants", move.standing()),
+                        words.of(d.why()),
+                        false));
     }
 
     private Optional<CareTask> medium(Benches.Row row, Done done, LocalDate day) {
@@ -147,18 +189,28 @@ class Upkeeps {
     private static final class Done {
 
         private final Map<String, LocalDate> last = new HashMap<>();
+        private final Map<String, Integer> times = new HashMap<>();
 
         Done(Collection<CareBook.LastDone> all) {
             for (CareBook.LastDone l : all) {
                 last.merge(l.subject() + " " + l.act(), l.on(), (a, b) -> a.isAfter(b) ? a : b);
                 if (l.about() != null) {
                     last.put(l.about() + " " + l.act(), l.on());
+                    times.put(l.about() + " " + l.act(), l.times());
                 }
             }
         }
 
         Optional<LocalDate> last(UUID batch, CareAct act) {
             return Optional.ofNullable(last.get(batch + " " + act));
+        }
+
+        Optional<LocalDate> lastOfMove(UUID move, CareAct act) {
+            return Optional.ofNullable(last.get(move + " " + act));
+        }
+
+        int times(UUID move, CareAct act) {
+            return times.getOrDefault(move + " " + act, 0);
         }
 
         boolean ofMove(UUID move, CareAct act) {

@@ -1,0 +1,129 @@
+package garden.vivarium.app.young;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.PottingView;
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.core.evidence.Establishment;
+import garden.vivarium.core.evidence.Establishment.Move;
+import garden.vivarium.core.evidence.Establishment.Seen;
+import garden.vivarium.core.evidence.NurseryRecord;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.looks.Tallies;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How many young plants settled here, and how long they took: by the medium in which their roots grew, and by way. */
+@Component
+class SettlingRecord {
+
+    private final BatchBook batches;
+    private final YoungLookRepository looks;
+    private final Evidence evidence;
+    private final GuideLookup lookup;
+
+    SettlingRecord(BatchBook batches, YoungLookRepository looks, Evidence evidence, GuideLookup lookup) {
+        this.batches = batches;
+        this.looks = looks;
+        this.evidence = evidence;
+        this.lookup = lookup;
+    }
+
+    /** One line: of a medium, or of a way. */
+    record Line(String what, Establishment found) {}
+
+    /** Of one way. */
+    @Transactional(readOnly = true)
+    Establishment of(Way way) {
+        List<Judged> own = judged().stream().filter(j -> j.way().equals(way)).toList();
+        return found(own, way);
+    }
+
+    /** By medium, all plants together, those with most young plants first. */
+    @Transactional(readOnly = true)
+    List<Line> byMedium() {
+        return lines(w -> w.medium());
+    }
+
+    /** By way, plant by plant. */
+    @Transactional(readOnly = true)
+    List<Line> byWay() {
+        return lines(w -> w.plant() + ", " + w.words());
+    }
+
+    private List<Line> lines(Function<Way, String> by) {
+        return judged().stream().collect(Collectors.groupingBy(j -> by.apply(j.way()))).entrySet().stream()
+                .map(e -> new Line(
+                        e.getKey(), found(e.getValue(), e.getValue().get(0).way())))
+                .sorted(Comparator.comparing((Line l) -> -l.found().setUp()).thenComparing(Line::what))
+                .toList();
+    }
+
+    private record Judged(Way way, Move move) {}
+
+    private Establishment found(List<Judged> judged, Way way) {
+        NurseryRecord record = evidence.record();
+        double guide = lookup.protocol(null, null, way)
+                .map(p -> p.figures().establishment().rate())
+                .orElse(0.9);
+        return Establishment.of(
+                Math.min(0.99, Math.max(0.01, guide)),
+                judged.stream().map(Judged::move).toList(),
+                record.spread().rho());
+    }
+
+    private List<Judged> judged() {
+        Map<UUID, Way> ways = new HashMap<>();
+        // What is potted on day 0 has one test, not two: that it took is in its rate of taking.
+        batches.kin().stream()
+                .filter(k -> k.came().youngPlants() > 0
+                        && !lookup.method(k.way().method()).pottedOnDay0())
+                .forEach(k -> ways.put(k.id(), k.way()));
+        Map<UUID, List<YoungLook>> seen =
+                looks.findByWithdrawnFalse().stream().collect(Collectors.groupingBy(YoungLook::pottingId));
+        List<Judged> judged = new ArrayList<>();
+        batches.pottings(ways.keySet())
+                .forEach((batch, moves) -> moves.stream()
+                        .filter(m -> m.settled() != null
+                                && m.youngPlants() - m.lost().sentUnsettled() > 0)
+                        .forEach(m -> judged.add(
+                                new Judged(ways.get(batch), move(m, seen.getOrDefault(m.id(), List.of()))))));
+        return judged;
+    }
+
+    /** What looks saw by their days; and at the end what was said of all. */
+    private static Move move(PottingView move, List<YoungLook> looks) {
+        int setUp = move.youngPlants() - move.lost().sentUnsettled();
+        List<Seen> seen = new ArrayList<>();
+        int lost = 0;
+        for (YoungLook look : looks) {
+            YoungSeen s = look.seen();
+            if (!look.lostSettled() && !s.day().isAfter(move.settledOn())) {
+                lost = Math.min(move.lost().unsettled(), lost + s.lost());
+                seen.add(new Seen(days(move, s.day()), Math.min(s.settled(), move.settled()), lost));
+            }
+        }
+        seen.add(new Seen(
+                days(move, move.settledOn()),
+                Math.min(setUp - move.lost().unsettled(), move.settled()),
+                move.lost().unsettled()));
+        // That all had settled, said on the day of the move itself, tells nothing of how long it takes.
+        boolean timed = seen.size() > 1 || days(move, move.settledOn()) > 1;
+        Tallies times = timed ? Establishment.times(setUp, seen).closed() : Tallies.none();
+        return new Move(setUp, Math.min(setUp, move.settled()), times);
+    }
+
+    private static int days(PottingView move, LocalDate day) {
+        return (int) Math.max(0, ChronoUnit.DAYS.between(move.movedOn(), day));
+    }
+}

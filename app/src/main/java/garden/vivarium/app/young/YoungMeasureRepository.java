@@ -1,0 +1,10 @@
+package garden.vivarium.app.young;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface YoungMeasureRepository extends JpaRepository<YoungMeasure, UUID> {
+
+    List<YoungMeasure> findByPottingIdOrderByMeasuredOn(UUID potting);
+}
