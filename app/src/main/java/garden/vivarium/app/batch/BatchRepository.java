@@ -57,6 +57,9 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     List<Batch> findByTogether(UUID together);
 
+    @Query("select b from Batch b where b.together is not null and b.closedOn is null order by b.code")
+    List<Batch> sharing();
+
     Optional<Batch> findByOriginOldCode(String oldCode);
 
     List<Batch> findByOriginOldCodeIn(Collection<String> oldCodes);

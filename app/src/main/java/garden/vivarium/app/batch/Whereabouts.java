@@ -15,8 +15,12 @@ import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -207,9 +211,10 @@ public class Whereabouts {
     }
 
     /**
-     * Puts two batches into one vessel. Each keeps its label and its record: they are looked at together, and counted apart.
+     * Puts two batches into one vessel, of one plant or of two. Each keeps its label and its record: they share water and care, and are
+     * counted apart.
      *
-     * @throws InvalidField if they are of different plants, or the other is not known
+     * @throws InvalidField if the other is not known, or is itself
      */
     @Transactional
     public BatchView together(String code, String other) {
@@ -218,12 +223,8 @@ public class Whereabouts {
                 .or(() -> batches.findToChange(other == null ? "" : other.strip()))
                 .orElseThrow(() -> new InvalidField(
                         "other", Messages.text("Whereabouts.no.such", "other", String.valueOf(other))));
-        if (with.getId().equals(batch.getId())
-                || !with.view().plant().equals(batch.view().plant())) {
-            throw new InvalidField(
-                    "other",
-                    Messages.text(
-                            "Whereabouts.other.plant", "plant", batch.view().plant()));
+        if (with.getId().equals(batch.getId())) {
+            throw new InvalidField("other", Messages.text("Whereabouts.itself", "code", code));
         }
         batch.standsWith(with);
         return batch.view();
@@ -246,6 +247,28 @@ public class Whereabouts {
                 .map(Batch::code)
                 .filter(c -> !c.equals(code))
                 .sorted()
+                .toList();
+    }
+
+    /** Running batches that share a vessel with others, by the vessel. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<BatchView>> vessels() {
+        Map<UUID, List<BatchView>> shared = batches.sharing().stream()
+                .collect(Collectors.groupingBy(
+                        Batch::together, TreeMap::new, Collectors.mapping(Batch::view, Collectors.toList())));
+        shared.values().removeIf(all -> all.size() < 2);
+        return shared;
+    }
+
+    /** A batch with all that share its vessel, itself first. */
+    @Transactional(readOnly = true)
+    public List<BatchView> inVesselOf(BatchView batch) {
+        return Stream.concat(
+                        Stream.of(batch),
+                        vessels().values().stream()
+                                .filter(all -> all.stream().anyMatch(b -> b.id().equals(batch.id())))
+                                .flatMap(List::stream)
+                                .filter(b -> !b.id().equals(batch.id())))
                 .toList();
     }
 

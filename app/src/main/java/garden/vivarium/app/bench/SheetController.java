@@ -90,10 +90,13 @@ class SheetController {
         model.addAttribute("from", from(sheet.batch()).orElse(null));
         model.addAttribute("causes", LossCause.values());
         model.addAttribute("stands", whereabouts.of(sheet.batch().id()));
-        model.addAttribute("with", whereabouts.with(code));
+        List<String> with = whereabouts.with(code);
+        model.addAttribute("with", with);
+        model.addAttribute("apart", sheets.apart(code, with));
         model.addAttribute("sent", departures.of(sheet.batch().id()));
         model.addAttribute("sentStates", SentState.values());
         model.addAttribute("fates", Fate.values());
+        model.addAttribute("leaving", Fate.LEAVING);
         model.addAttribute("places", stock.places());
         model.addAttribute("corrected", corrections.of(sheet.batch().id()));
         return "bench/sheet";

@@ -7,6 +7,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.evidence.Running;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.Statement;
 import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.evidence.RunningBatch;
@@ -17,6 +18,8 @@ import garden.vivarium.core.plan.Supply;
 import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.PieceCode;
+import garden.vivarium.core.timing.Window;
+import garden.vivarium.core.watch.Paces;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,6 +71,32 @@ public class Sheets {
                         lookup.signs(batch.protocol(), batch.protocolVersion(), batch.method())),
                 Optional.ofNullable(book.stages(List.of(batch)).get(batch.id())),
                 running.now(batch, ready).map(now -> toCome(batch, now)));
+    }
+
+    /** Of batches in one vessel with it, those that hardly become ready when it does. */
+    @Transactional(readOnly = true)
+    public List<Statement> apart(String code, List<String> others) {
+        if (others.isEmpty()) {
+            return List.of();
+        }
+        Optional<Paces.Pace> own = pace(book.entry(code));
+        return book.ofCodes(others).stream()
+                .map(Sheets::pace)
+                .flatMap(Optional::stream)
+                .flatMap(other -> own.flatMap(o -> Paces.apart(o, other)).stream())
+                .toList();
+    }
+
+    private static Optional<Paces.Pace> pace(BatchBook.Entry entry) {
+        BatchView b = entry.batch();
+        if (!b.isStuck() || b.isAsleep()) {
+            return Optional.empty();
+        }
+        Window ready = entry.outlook().in(b.season()).ready().window();
+        return Optional.of(new Paces.Pace(
+                b.code(),
+                b.dayZero().plusDays(Math.round(ready.d10())),
+                b.dayZero().plusDays(Math.round(ready.d90()))));
     }
 
     private static List<PieceDetail> details(BatchView batch, BatchHistory history, Map<Integer, Noted> noted) {

@@ -2,6 +2,7 @@ package garden.vivarium.app.round;
 
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.FormActions;
@@ -28,11 +29,13 @@ class CareLogController {
     private final CareBook care;
     private final BatchBook batches;
     private final Stock stock;
+    private final Whereabouts vessels;
 
-    CareLogController(CareBook care, BatchBook batches, Stock stock) {
+    CareLogController(CareBook care, BatchBook batches, Stock stock, Whereabouts vessels) {
         this.care = care;
         this.batches = batches;
         this.stock = stock;
+        this.vessels = vessels;
     }
 
     /** For what care was done. */
@@ -76,7 +79,9 @@ class CareLogController {
     private List<Subject> subjects(Scope scope, String of, UUID place) {
         List<Subject> found = switch (scope) {
             case BATCH ->
-                List.of(RoundWork.subject(batches.entry(of == null ? "" : of).batch()));
+                vessels.inVesselOf(batches.entry(of == null ? "" : of).batch()).stream()
+                        .map(RoundWork::subject)
+                        .toList();
             case STOCK -> List.of(subject(stock.find(id(of)).orElseThrow(() -> new NotFound("no stock plant"))));
             case PLACE, ALL -> standing(scope == Scope.ALL ? null : place);
         };

@@ -3,6 +3,7 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Slips;
+import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.care.CareBook;
@@ -27,13 +28,15 @@ class RoundWork {
     private final Batches batches;
     private final CareBook care;
     private final Slips slips;
+    private final Whereabouts vessels;
     private final Today today;
 
-    RoundWork(Benches benches, Batches batches, CareBook care, Slips slips, Today today) {
+    RoundWork(Benches benches, Batches batches, CareBook care, Slips slips, Whereabouts vessels, Today today) {
         this.benches = benches;
         this.batches = batches;
         this.care = care;
         this.slips = slips;
+        this.vessels = vessels;
         this.today = today;
     }
 
@@ -145,7 +148,11 @@ class RoundWork {
     @Transactional
     Done cares(CareAct act, String code, UUID about) {
         BatchView batch = batches.find(code);
-        List<String> marks = care.log(act, null, List.of(subject(batch)), today.date(), about).stream()
+        // What is done to a vessel is done to all in it; young plants stand by themselves.
+        List<Subject> subjects = about != null
+                ? List.of(subject(batch))
+                : vessels.inVesselOf(batch).stream().map(RoundWork::subject).toList();
+        List<String> marks = care.log(act, null, subjects, today.date(), about).stream()
                 .map(id -> Undo.care(code, id))
                 .toList();
         return new Done(Messages.text("Rounds.cared", "code", code, "act", act.done()), marks);

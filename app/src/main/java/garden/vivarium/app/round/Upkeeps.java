@@ -3,6 +3,7 @@ package garden.vivarium.app.round;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
+import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.guide.GuideLookup;
@@ -19,10 +20,13 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** What is done again and again: fresh water while pieces stand in it, the first water and feed of young plants. */
@@ -41,14 +45,23 @@ class Upkeeps {
     private final CareBook care;
     private final BatchBook book;
     private final YoungLooks young;
+    private final Whereabouts whereabouts;
     private final GuideLookup lookup;
     private final Guide guide;
     private final Words words;
 
-    Upkeeps(CareBook care, BatchBook book, YoungLooks young, GuideLookup lookup, Guide guide, Words words) {
+    Upkeeps(
+            CareBook care,
+            BatchBook book,
+            YoungLooks young,
+            Whereabouts whereabouts,
+            GuideLookup lookup,
+            Guide guide,
+            Words words) {
         this.care = care;
         this.book = book;
         this.young = young;
+        this.whereabouts = whereabouts;
         this.lookup = lookup;
         this.guide = guide;
         this.words = words;
@@ -58,7 +71,13 @@ class Upkeeps {
     List<CareTask> of(LocalDate day, List<Benches.Row> open, Map<UUID, PlaceView> places) {
         Done done = new Done(care.lastDone(day.minusDays(LOOKED_BACK)));
         List<CareTask> due = new ArrayList<>();
-        open.forEach(r -> medium(r, done, day).ifPresent(due::add));
+        Map<UUID, List<BatchView>> vessels = new HashMap<>();
+        whereabouts.vessels().values().forEach(all -> all.forEach(b -> vessels.put(b.id(), all)));
+        Set<UUID> asked = new HashSet<>();
+        open.forEach(r -> medium(r, done, day)
+                .filter(t -> asked.add(t.batch().id()))
+                .map(t -> forAll(t, vessels.get(t.batch().id()), asked))
+                .ifPresent(due::add));
         List<BatchView> giving = book.gaveSince(day.minusDays(MOVED_SINCE)).stream()
                 .filter(b -> places.containsKey(b.placeId()))
                 .toList();
@@ -76,6 +95,23 @@ class Upkeeps {
             wean(b, m, place, done, day, Optional.ofNullable(hung.get(m.id()))).ifPresent(due::add);
         }));
         return due;
+    }
+
+    /** What one vessel asks for is asked once. */
+    private CareTask forAll(CareTask task, List<BatchView> sharing, Set<UUID> asked) {
+        if (sharing == null) {
+            return task;
+        }
+        sharing.forEach(b -> asked.add(b.id()));
+        String codes = sharing.stream().map(BatchView::code).collect(Collectors.joining(", "));
+        return new CareTask(
+                task.place(),
+                task.batch(),
+                task.act(),
+                task.about(),
+                words.say("round.vessel", "what", task.what(), "codes", codes),
+                task.why(),
+                task.pressing());
     }
 
     /** The next step out of humid air, for young plants that rooted under a cover. */

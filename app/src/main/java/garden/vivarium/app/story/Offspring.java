@@ -2,7 +2,10 @@ package garden.vivarium.app.story;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Departures;
+import garden.vivarium.app.batch.Fate;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.SentState;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -29,17 +32,20 @@ import org.springframework.transaction.annotation.Transactional;
 class Offspring {
 
     private static final int LONGEST_PLACE = 80;
+    private static final int MOST_SECTIONS = 6;
     /** What is still to be minded where it does not forbid. */
     private static final Set<MayCut.Matter> TOLD =
             EnumSet.of(MayCut.Matter.PROTECTION, MayCut.Matter.ORIGIN, MayCut.Matter.QUARANTINE, MayCut.Matter.NAME);
 
     private final Batches batches;
+    private final Departures departures;
     private final Stock stock;
     private final Protocols protocols;
     private final Words words;
 
-    Offspring(Batches batches, Stock stock, Protocols protocols, Words words) {
+    Offspring(Batches batches, Departures departures, Stock stock, Protocols protocols, Words words) {
         this.batches = batches;
+        this.departures = departures;
         this.stock = stock;
         this.protocols = protocols;
         this.words = words;
@@ -111,6 +117,36 @@ class Offspring {
         BatchView made = batches.make((protocol.wound().callus().isPresent() ? cut : cut.stuck(cutOn, pieces)).made());
         return new Recut(
                 made, findings.stream().filter(f -> TOLD.contains(f.matter())).toList());
+    }
+
+    /**
+     * Cuts pieces of a batch apart, a long one with two rooted nodes or a stout one, into so many each; they close in it as rooted, or
+     * unjudged, and start anew in a batch that names it.
+     *
+     * @param rooted whether they are rooted
+     * @param each how many each becomes, 2 to 6
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    BatchView section(String code, boolean rooted, int pieces, int each, String way, LocalDate day, String where) {
+        Protocol protocol = protocols.current(way).orElseThrow(() -> new NotFound("no such way"));
+        refuseBlank("where", where);
+        if (each < 2 || each > MOST_SECTIONS) {
+            throw new InvalidField("each", Messages.text("Offspring.sections", "most", MOST_SECTIONS));
+        }
+        BatchView batch = departures.send(
+                code,
+                new Departures.Departure(
+                        day, pieces, rooted ? SentState.READY : SentState.UNROOTED, "", Fate.CUT_AGAIN));
+        NewBatch.Draft cut = NewBatch.by(protocol)
+                .of(
+                        plant(batch),
+                        batch.origin().stockPlantId(),
+                        stock.placeNamed(where.strip(), Climate.HEATED).id())
+                .cutAgainFrom(batch.id())
+                .taken(day, pieces * each);
+        boolean dries = protocol.wound().callus().isPresent();
+        return batches.make((dries ? cut : cut.stuck(day, pieces * each)).made());
     }
 
     /** What speaks against cutting young plants again: what holds for the stock plant that they came from. */

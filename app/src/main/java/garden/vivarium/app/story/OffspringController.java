@@ -84,4 +84,21 @@ class OffspringController {
                     "/batches/" + cut.made().code());
         });
     }
+
+    @PostMapping("/section")
+    String section(
+            @PathVariable String code,
+            @RequestParam(defaultValue = "false") boolean rooted,
+            @RequestParam(name = "sectioned") int pieces,
+            @RequestParam int each,
+            @RequestParam(name = "sectionWay") String way,
+            @RequestParam(name = "sectionedOn") LocalDate day,
+            @RequestParam(name = "sectionWhere", required = false) String where,
+            RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/batches/" + code + "/offspring", () -> {
+            BatchView made = offspring.section(code, rooted, pieces, each, way, day, where);
+            return new FormActions.Result(
+                    Messages.text("OffspringController.sectioned", "label", made.label()), "/batches/" + made.code());
+        });
+    }
 }

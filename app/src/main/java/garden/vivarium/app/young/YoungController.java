@@ -34,7 +34,7 @@ class YoungController {
         model.addAttribute("y", looks.sheet(code, move));
         model.addAttribute("causes", LossCause.values());
         model.addAttribute("marks", YoungMark.Mark.values());
-        model.addAttribute("fates", Fate.values());
+        model.addAttribute("fates", Fate.LEAVING);
         return "young/young";
     }
 
