@@ -17,6 +17,7 @@ const starts = {
   "[data-narrow]": () => import("./narrow.js"),
   "[data-progress]": () => import("./progress.js"),
   "[data-photo-form], [data-photo-slider]": () => import("./photo.js"),
+  "[data-bench-map]": () => import("./benchmap/map.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

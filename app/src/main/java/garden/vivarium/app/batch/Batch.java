@@ -76,6 +76,10 @@ class Batch extends NurseryRow {
     private int firmPending;
     private LocalDate closedOn;
     private UUID together;
+
+    @Column(length = 65535)
+    private String drawn;
+
     private int changes;
     private Instant withdrawnAt;
     private String withdrawnBy;
@@ -152,6 +156,15 @@ class Batch extends NurseryRow {
     }
 
     /** Takes over what a replay of all looks says. */
+    /** A letter for each piece, as looks and moves left it. */
+    void draws(String letters) {
+        drawn = letters;
+    }
+
+    String drawn() {
+        return drawn;
+    }
+
     void stands(Counts counts, Progress.Seen seen) {
         firstSign = counts.firstSign();
         ready = counts.ready();

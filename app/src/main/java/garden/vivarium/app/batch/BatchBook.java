@@ -105,6 +105,15 @@ public class BatchBook {
         return batches.findAllById(ids).stream().map(Batch::view).collect(Collectors.toMap(BatchView::id, b -> b));
     }
 
+    /** A letter for each piece of batches, as looks and moves left it; without those that were not looked at since such letters are kept. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> drawn(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : batches.drawn(ids).stream()
+                        .collect(Collectors.toMap(BatchRepository.DrawnRow::getId, BatchRepository.DrawnRow::getDrawn));
+    }
+
     /** The label code of a batch. */
     @Transactional(readOnly = true)
     public Optional<String> code(UUID id) {

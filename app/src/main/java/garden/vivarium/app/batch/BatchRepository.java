@@ -55,6 +55,15 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         long getBatches();
     }
 
+    @Query("select b.id as id, b.drawn as drawn from Batch b where b.id in :ids and b.drawn is not null")
+    List<DrawnRow> drawn(Collection<UUID> ids);
+
+    interface DrawnRow {
+        UUID getId();
+
+        String getDrawn();
+    }
+
     List<Batch> findByTogether(UUID together);
 
     @Query("select b from Batch b where b.together is not null and b.closedOn is null order by b.code")

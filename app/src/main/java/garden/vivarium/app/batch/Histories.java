@@ -18,6 +18,7 @@ import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Look;
 import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.looks.Outcome;
+import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Reading;
 import garden.vivarium.core.looks.Tallies;
@@ -219,11 +220,30 @@ class Histories {
                 history.counts(),
                 new Progress.Seen(
                         last, knowing, earliestWaiting(batch, history, history.tallies(Milestone.READY)), firm));
+        batch.draws(letters(batch, history));
         if (over) {
             batch.leave();
         }
         batch.closed(over || isOver(batch.view()) ? (last == null ? batch.stuckOn() : last) : null);
         tell(batch, history, first);
+    }
+
+    /** n nothing yet, f first sign, r ready, l lost, m moved on or sent away: which ready ones were moved nobody says, so the first. */
+    private static String letters(Batch batch, BatchHistory history) {
+        StringBuilder letters = new StringBuilder();
+        int moved = batch.view().moved();
+        for (PieceView p : history.pieces()) {
+            boolean gone = p.state() == PieceState.READY && moved-- > 0;
+            letters.append(
+                    switch (p.state()) {
+                        case NONE -> 'n';
+                        case FIRST_SIGN -> 'f';
+                        case READY -> gone ? 'm' : 'r';
+                        case LOST -> 'l';
+                        case SENT -> 'm';
+                    });
+        }
+        return letters.toString();
     }
 
     private void tell(Batch batch, BatchHistory history, boolean first) {

@@ -9,6 +9,7 @@ import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.stock.Quarantine;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.watch.PlaceFit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -30,8 +31,15 @@ record DemoBook(
         List<Stored> shed,
         List<Planned> planned) {
 
-    /** A place of the nursery. */
-    record Spot(String name, Climate climate, Double trays) {}
+    /** A place of the nursery: what it holds, how large it is in cm, and its warmth in °C, air in per cent, light; null where nobody said. */
+    record Spot(
+            String name,
+            Climate climate,
+            Double trays,
+            List<Double> size,
+            List<Double> warmth,
+            List<Double> humidity,
+            PlaceFit.Light light) {}
 
     /** A stock plant or lot. */
     record Mother(

@@ -3,6 +3,7 @@ package garden.vivarium.app.demo;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.benchmap.BenchMaps;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
@@ -21,8 +22,10 @@ import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Symptom;
+import garden.vivarium.core.measure.BenchLayout.Size;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.stock.Quarantine;
+import garden.vivarium.core.watch.PlaceFit;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +41,7 @@ class DemoTales {
     private static final int TOLD_OF_REST = 2;
 
     private final Stock stock;
+    private final BenchMaps maps;
     private final StockCounts counts;
     private final Batches batches;
     private final CareBook care;
@@ -50,6 +54,7 @@ class DemoTales {
 
     DemoTales(
             Stock stock,
+            BenchMaps maps,
             StockCounts counts,
             Batches batches,
             CareBook care,
@@ -60,6 +65,7 @@ class DemoTales {
             Guide guide,
             Today today) {
         this.stock = stock;
+        this.maps = maps;
         this.counts = counts;
         this.batches = batches;
         this.care = care;
@@ -145,6 +151,16 @@ class DemoTales {
     PlaceView place(DemoBook.Spot spot) {
         PlaceView place = stock.placeNamed(spot.name(), spot.climate());
         stock.holds(place.id(), spot.trays());
+        if (spot.size() != null) {
+            maps.describe(
+                    place.id(),
+                    null,
+                    new Size(spot.size().get(0), spot.size().get(1)),
+                    new PlaceFit.Air(
+                            Optional.ofNullable(spot.warmth()).map(w -> Warmth.between(w.get(0), w.get(1))),
+                            Optional.ofNullable(spot.humidity()).map(h -> new PlaceFit.Range(h.get(0), h.get(1))),
+                            Optional.ofNullable(spot.light())));
+        }
         return place;
     }
 

@@ -1,6 +1,7 @@
 /** The sample nursery: Cold Slipway, on an island that never was. No module uses it. */
 @ApplicationModule(
         allowedDependencies = {
+            "benchmap",
             "promise",
             "needs",
             "plan",

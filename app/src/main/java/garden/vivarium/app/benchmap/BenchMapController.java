@@ -1,0 +1,118 @@
+package garden.vivarium.app.benchmap;
+
+import garden.vivarium.app.platform.Figures;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.core.measure.BenchLayout.Size;
+import garden.vivarium.core.measure.Warmth;
+import garden.vivarium.core.watch.PlaceFit;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The bench map: its page, what is moved on it, and what each bench is. */
+@Controller
+@RequestMapping("/benches/map")
+class BenchMapController {
+
+    private final BenchMaps maps;
+
+    BenchMapController(BenchMaps maps) {
+        this.maps = maps;
+    }
+
+    @GetMapping
+    String page(Model model) {
+        BenchMap map = maps.map();
+        model.addAttribute("map", map);
+        model.addAttribute("places", maps.places());
+        model.addAttribute("lights", PlaceFit.Light.values());
+        return "benchmap/map";
+    }
+
+    /**
+     * Something that was moved on the map.
+     *
+     * @param what vessel, bench or house
+     * @param of its label code, the place's id, or the house's name
+     * @param place for a vessel, the bench it was put on
+     */
+    record Moved(String what, String of, UUID place, double x, double y) {}
+
+    record Answer(String message) {}
+
+    @PostMapping(path = "/move", consumes = "application/json", produces = "application/json")
+    @ResponseBody
+    ResponseEntity<Answer> move(@RequestBody Moved moved) {
+        try {
+            switch (moved.what() == null ? "" : moved.what()) {
+                case "vessel" -> maps.put(moved.of(), moved.place(), moved.x(), moved.y());
+                case "bench" -> maps.putBench(UUID.fromString(moved.of()), moved.x(), moved.y());
+                case "house" -> maps.putHouse(moved.of(), moved.x(), moved.y());
+                default -> throw new InvalidField("what", Messages.text("BenchMaps.far"));
+            }
+            return ResponseEntity.ok(new Answer("kept"));
+        } catch (InvalidField refused) {
+            return ResponseEntity.unprocessableEntity().body(new Answer(refused.getMessage()));
+        }
+    }
+
+    @PostMapping("/place/{place}")
+    String describe(
+            @PathVariable UUID place,
+            @RequestParam(required = false) String house,
+            @RequestParam String wide,
+            @RequestParam String deep,
+            @RequestParam(required = false) String tempFrom,
+            @RequestParam(required = false) String tempTo,
+            @RequestParam(required = false) String humidityFrom,
+            @RequestParam(required = false) String humidityTo,
+            @RequestParam(required = false) PlaceFit.Light light,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/benches/map", () -> {
+            Optional<double[]> warmth = range("tempFrom", tempFrom, tempTo, Warmth.COLDEST, Warmth.WARMEST);
+            Optional<double[]> humidity = range("humidityFrom", humidityFrom, humidityTo, 0, 100);
+            maps.describe(
+                    place,
+                    house,
+                    new Size(needed("wide", wide), needed("deep", deep)),
+                    new PlaceFit.Air(
+                            warmth.map(w -> Warmth.between(w[0], w[1])),
+                            humidity.map(h -> new PlaceFit.Range(h[0], h[1])),
+                            Optional.ofNullable(light)));
+            return Messages.text("BenchMaps.kept");
+        });
+    }
+
+    private static double needed(String field, String typed) {
+        Double value = Figures.decimal(field, typed);
+        if (value == null) {
+            throw new InvalidField(field, Messages.text("BenchMaps.size"));
+        }
+        return value;
+    }
+
+    /** Two ends of a range, or neither. */
+    private static Optional<double[]> range(String field, String from, String to, double least, double most) {
+        Double low = Figures.decimal(field, from);
+        Double high = Figures.decimal(field, to);
+        if (low == null && high == null) {
+            return Optional.empty();
+        }
+        if (low == null || high == null || low > high || low < least || high > most) {
+            throw new InvalidField(field, Messages.text("BenchMaps.range", "least", least, "most", most));
+        }
+        return Optional.of(new double[] {low, high});
+    }
+}

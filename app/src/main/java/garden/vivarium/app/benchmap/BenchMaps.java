@@ -1,0 +1,368 @@
+package garden.vivarium.app.benchmap;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Whereabouts;
+import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.BenchLayout;
+import garden.vivarium.core.measure.BenchLayout.Box;
+import garden.vivarium.core.measure.BenchLayout.Size;
+import garden.vivarium.core.measure.BenchLayout.Spot;
+import garden.vivarium.core.watch.PlaceFit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Draws the map up, and moves what lies on it. */
+@Service
+public class BenchMaps {
+
+    /** A bench of which nobody said how large it is: two trays deep. */
+    private static final double USUAL_DEEP = 60;
+
+    private static final double USUAL_WIDE = 224;
+    private static final double AISLE = 70;
+    private static final double WALL = 40;
+    private static final double BETWEEN_HOUSES = 80;
+    /** How much wider than high a map is, and half as much again for what rows leave empty. */
+    private static final double SCREEN = 3;
+
+    private static final double GAP = 1.5;
+    private static final double MOST_CM = 100_000;
+
+    private final Benches benches;
+    private final BatchBook book;
+    private final Whereabouts whereabouts;
+    private final Stock stock;
+    private final PlacePlanRepository plans;
+    private final HousePlanRepository houses;
+    private final VesselSpotRepository spots;
+    private final GuideLookup lookup;
+    private final Words words;
+    private final Today today;
+
+    BenchMaps(
+            Benches benches,
+            BatchBook book,
+            Whereabouts whereabouts,
+            Stock stock,
+            PlacePlanRepository plans,
+            HousePlanRepository houses,
+            VesselSpotRepository spots,
+            GuideLookup lookup,
+            Words words,
+            Today today) {
+        this.benches = benches;
+        this.book = book;
+        this.whereabouts = whereabouts;
+        this.stock = stock;
+        this.plans = plans;
+        this.houses = houses;
+        this.spots = spots;
+        this.lookup = lookup;
+        this.words = words;
+        this.today = today;
+    }
+
+    /** A place with its plan; one that nobody drew has a usual bench in a house of its name's first part. */
+    record Drawn(PlaceView place, String house, Optional<PlacePlan> plan, Size size) {
+
+        /** What air it has, as far as anybody said. */
+        public PlaceFit.Air air() {
+            return plan.map(PlacePlan::air)
+                    .orElse(new PlaceFit.Air(Optional.empty(), Optional.empty(), Optional.empty()));
+        }
+    }
+
+    /** All places as they are drawn, in walking order. */
+    @Transactional(readOnly = true)
+    List<Drawn> places() {
+        Map<UUID, PlacePlan> byPlace =
+                plans.findAll().stream().collect(Collectors.toMap(PlacePlan::placeId, Function.identity()));
+        return stock.places().stream()
+                .map(p -> {
+                    Optional<PlacePlan> plan = Optional.ofNullable(byPlace.get(p.id()));
+                    return new Drawn(
+                            p,
+                            plan.map(PlacePlan::house).orElseGet(() -> houseOf(p.name())),
+                            plan,
+                            plan.map(PlacePlan::size).orElseGet(() -> usual(p)));
+                })
+                .toList();
+    }
+
+    private static String houseOf(String name) {
+        int comma = name.indexOf(',');
+        return comma > 0 ? name.substring(0, comma).strip() : name;
+    }
+
+    /** Two trays deep, as long as its trays need. */
+    private static Size usual(PlaceView place) {
+        double wide = place.trays() == null
+                ? USUAL_WIDE
+                : Math.max(1, Math.ceil(place.trays() / 2)) * (BenchLayout.TRAY.wide() + GAP) + GAP;
+        return new Size(wide, USUAL_DEEP);
+    }
+
+    /** The map of today. */
+    @Transactional(readOnly = true)
+    BenchMap map() {
+        List<Drawn> places = places();
+        Map<UUID, List<BenchMap.Vessel>> vessels = vessels(places);
+        Map<String, List<Drawn>> byHouse =
+                places.stream().collect(Collectors.groupingBy(Drawn::house, LinkedHashMap::new, Collectors.toList()));
+        Map<String, HousePlan> drawnHouses =
+                houses.findAll().stream().collect(Collectors.toMap(HousePlan::name, Function.identity()));
+        List<BenchMap.House> all = new ArrayList<>();
+        byHouse.forEach((name, in) -> all.add(house(name, in, vessels, new Spot(0, 0), null)));
+        // Houses that nobody put anywhere stand in rows, about as wide as a screen.
+        double row = Math.sqrt(SCREEN
+                * all.stream()
+                        .mapToDouble(h -> (h.wide() + BETWEEN_HOUSES) * (h.deep() + BETWEEN_HOUSES))
+                        .sum());
+        double x = 0;
+        double y = 0;
+        double deepest = 0;
+        for (int i = 0; i < all.size(); i++) {
+            BenchMap.House house = all.get(i);
+            if (x > 0 && x + house.wide() > row) {
+                x = 0;
+                y += deepest + BETWEEN_HOUSES;
+                deepest = 0;
+            }
+            all.set(
+                    i,
+                    house(
+                            house.name(),
+                            byHouse.get(house.name()),
+                            vessels,
+                            new Spot(x, y),
+                            drawnHouses.get(house.name())));
+            x += house.wide() + BETWEEN_HOUSES;
+            deepest = Math.max(deepest, house.deep());
+        }
+        return new BenchMap(all, vessels.values().stream().flatMap(List::stream).toList());
+    }
+
+    private static BenchMap.House house(
+            String name, List<Drawn> places, Map<UUID, List<BenchMap.Vessel>> vessels, Spot next, HousePlan plan) {
+        List<BenchMap.Bench> benches = new ArrayList<>();
+        double y = AISLE;
+        double wide = 0;
+        double deep = 0;
+        for (Drawn d : places) {
+            double left = d.plan().map(PlacePlan::x).orElse(WALL);
+            double back = d.plan().map(PlacePlan::y).filter(v -> v > 0).orElse(y);
+            List<BenchMap.Vessel> on = vessels.getOrDefault(d.place().id(), List.of());
+            double taken = on.stream()
+                    .mapToDouble(v -> v.at().wide() * v.at().deep() / BenchLayout.TRAY.area())
+                    .sum();
+            double trays = d.place().trays() == null
+                    ? BenchLayout.trays(d.size())
+                    : d.place().trays();
+            benches.add(new BenchMap.Bench(
+                    d.place().id(),
+                    d.place().name(),
+                    Math.max(left, WALL),
+                    back,
+                    d.size().wide(),
+                    d.size().deep(),
+                    trays,
+                    Math.round(10 * taken) / 10.0));
+            y = Math.max(y, back + d.size().deep() + AISLE);
+            wide = Math.max(wide, Math.max(left, WALL) + d.size().wide() + WALL);
+            deep = Math.max(deep, back + d.size().deep() + WALL);
+        }
+        return new BenchMap.House(
+                name, plan == null ? next.x() : plan.x(), plan == null ? next.y() : plan.y(), wide, deep, benches);
+    }
+
+    /** By place, what stands there. */
+    private Map<UUID, List<BenchMap.Vessel>> vessels(List<Drawn> places) {
+        Map<UUID, Drawn> drawn =
+                places.stream().collect(Collectors.toMap(d -> d.place().id(), Function.identity()));
+        Map<UUID, VesselSpot> put =
+                spots.findAll().stream().collect(Collectors.toMap(VesselSpot::batchId, Function.identity()));
+        List<Benches.Row> rows = benches.open().stream()
+                .filter(r ->
+                        pieces(r.batch()) > 0 && drawn.containsKey(r.batch().placeId()))
+                .toList();
+        Map<UUID, String> letters =
+                book.drawn(rows.stream().map(r -> r.batch().id()).toList());
+        Map<UUID, List<BenchMap.Vessel>> byPlace = new LinkedHashMap<>();
+        rows.stream().collect(Collectors.groupingBy(r -> r.batch().placeId())).forEach((place, here) -> {
+            Drawn d = drawn.get(place);
+            List<Box> boxes = here.stream()
+                    .map(r -> new Box(
+                            r.batch().code(),
+                            size(r.batch()),
+                            Optional.ofNullable(put.get(r.batch().id()))
+                                    .filter(s -> s.placeId().equals(place))
+                                    .map(VesselSpot::spot)))
+                    .toList();
+            BenchLayout layout = BenchLayout.of(d.size(), boxes, GAP);
+            byPlace.put(
+                    place,
+                    here.stream()
+                            .map(r -> vessel(r, d, layout, letters.get(r.batch().id())))
+                            .toList());
+        });
+        return byPlace;
+    }
+
+    private static int pieces(BatchView b) {
+        return b.isStuck() ? b.counts().pending() + b.readyToMove() : b.taken();
+    }
+
+    private static Size size(BatchView b) {
+        return BenchLayout.sizeOf(
+                Optional.ofNullable(b.vessel().rows()),
+                Optional.ofNullable(b.vessel().columns()),
+                pieces(b));
+    }
+
+    private BenchMap.Vessel vessel(Benches.Row row, Drawn d, BenchLayout layout, String letters) {
+        BatchView b = row.batch();
+        Size size = size(b);
+        Spot spot = layout.spots().get(b.code());
+        // What found no room lies across the front edge, so that it is seen.
+        Spot at = spot == null ? new Spot(0, d.size().deep() - size.deep() / 3) : spot;
+        Optional<Task> move = row.tasks().stream().filter(Task::isMove).findFirst();
+        String mark = row.isBehind()
+                ? "behind"
+                : move.filter(Task::pressing).isPresent() ? "long" : b.readyToMove() > 0 ? "ready" : "";
+        List<String> misfits = d
+                .plan()
+                .flatMap(p -> lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                        .map(Protocol::keeping)
+                        .map(k -> PlaceFit.of(p.air(), k.air())))
+                .orElse(List.of())
+                .stream()
+                .map(words::of)
+                .toList();
+        return new BenchMap.Vessel(
+                b.code(),
+                b.plant(),
+                b.placeId(),
+                new BenchMap.Rect(at.x(), at.y(), size.wide(), size.deep()),
+                b.isTray() ? b.vessel().columns() : 0,
+                letters == null ? byCount(b) : letters,
+                mark,
+                words.say(
+                        "benchmap.says",
+                        "waiting",
+                        b.isStuck() ? b.counts().pending() : b.taken(),
+                        "ready",
+                        b.isStuck() ? b.readyToMove() : 0,
+                        "stuck",
+                        b.isStuck(),
+                        "mark",
+                        mark.isEmpty() ? "none" : mark),
+                misfits,
+                spot != null);
+    }
+
+    /** Where nobody knows which piece is which. */
+    private static String byCount(BatchView b) {
+        if (!b.isStuck()) {
+            return "n".repeat(b.taken());
+        }
+        int signs = Math.max(0, b.counts().firstSign() - b.counts().ready());
+        return "r".repeat(b.readyToMove())
+                + "f".repeat(Math.min(signs, b.counts().pending()))
+                + "n".repeat(Math.max(0, b.counts().pending() - signs))
+                + "l".repeat(b.counts().lost() + b.counts().lostReady());
+    }
+
+    /**
+     * Puts a vessel somewhere: on another bench, which is a carrying, or elsewhere on its own.
+     *
+     * @throws InvalidField if there is no such place on the map
+     */
+    @Transactional
+    public void put(String code, UUID place, double x, double y) {
+        BatchView batch = book.entry(code).batch();
+        PlaceView to = stock.places().stream()
+                .filter(p -> p.id().equals(place))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no such place"));
+        refuseFar(x, y);
+        if (!to.id().equals(batch.placeId())) {
+            whereabouts.carry(code, today.date(), to.name(), null, null);
+        }
+        VesselSpot spot = spots.findByBatchId(batch.id()).orElseGet(() -> new VesselSpot(batch.id()));
+        spot.stands(place, new Spot(x, y));
+        spots.save(spot);
+    }
+
+    /** Puts a bench elsewhere in its house. */
+    @Transactional
+    public void putBench(UUID place, double x, double y) {
+        refuseFar(x, y);
+        PlacePlan plan = plan(place);
+        plan.lies(Math.max(WALL, x), Math.max(WALL, y));
+        plans.save(plan);
+    }
+
+    /** Puts a house elsewhere on the site. */
+    @Transactional
+    public void putHouse(String name, double x, double y) {
+        refuseFar(x, y);
+        if (places().stream().noneMatch(d -> d.house().equals(name))) {
+            throw new NotFound("no such house");
+        }
+        HousePlan house = houses.findByName(name).orElseGet(() -> new HousePlan(name));
+        house.lies(x, y);
+        houses.save(house);
+    }
+
+    private static void refuseFar(double x, double y) {
+        if (!(Math.abs(x) <= MOST_CM) || !(Math.abs(y) <= MOST_CM)) {
+            throw new InvalidField("x", Messages.text("BenchMaps.far"));
+        }
+    }
+
+    /**
+     * Says what a bench is, and what air it has.
+     *
+     * @throws InvalidField if its size cannot be
+     */
+    @Transactional
+    public void describe(UUID place, String house, Size size, PlaceFit.Air air) {
+        if (!(size.wide() >= 10 && size.wide() <= 10_000 && size.deep() >= 10 && size.deep() <= 10_000)) {
+            throw new InvalidField("wide", Messages.text("BenchMaps.size"));
+        }
+        PlacePlan plan = plan(place);
+        plan.is(house == null || house.isBlank() ? plan.house() : house.strip(), size);
+        plan.has(air);
+        plans.save(plan);
+    }
+
+    private PlacePlan plan(UUID place) {
+        return plans.findByPlaceId(place).orElseGet(() -> {
+            Drawn drawn = places().stream()
+                    .filter(d -> d.place().id().equals(place))
+                    .min(Comparator.comparing(d -> d.place().name()))
+                    .orElseThrow(() -> new NotFound("no such place"));
+            return new PlacePlan(place, drawn.house(), drawn.size());
+        });
+    }
+}
