@@ -92,6 +92,7 @@ class SheetController {
         model.addAttribute("stands", whereabouts.of(sheet.batch().id()));
         List<String> with = whereabouts.with(code);
         model.addAttribute("with", with);
+        model.addAttribute("fewTell", Sheets.fewTell(sheet).orElse(null));
         model.addAttribute("apart", sheets.apart(code, with));
         model.addAttribute("sent", departures.of(sheet.batch().id()));
         model.addAttribute("sentStates", SentState.values());

@@ -11,7 +11,9 @@ import garden.vivarium.core.Statement;
 import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.RootingCurve;
 import garden.vivarium.core.evidence.RunningBatch;
+import garden.vivarium.core.evidence.Sentinels;
 import garden.vivarium.core.looks.BatchHistory;
+import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Supply;
@@ -85,6 +87,27 @@ public class Sheets {
                 .flatMap(Optional::stream)
                 .flatMap(other -> own.flatMap(o -> Paces.apart(o, other)).stream())
                 .toList();
+    }
+
+    /** What a few pieces that the last knowing look read tell of all that it did not. */
+    static Optional<Statement> fewTell(BatchSheet sheet) {
+        BatchView b = sheet.batch();
+        if (b.lastKnowingLook() == null || b.isAsleep()) {
+            return Optional.empty();
+        }
+        int day = (int) (b.lastKnowingLook().toEpochDay() - b.dayZero().toEpochDay());
+        List<PieceView> pieces = sheet.pieces().stream().map(PieceDetail::view).toList();
+        if (pieces.stream().anyMatch(PieceView::byCount)) {
+            return Optional.empty();
+        }
+        List<PieceView> read = pieces.stream()
+                .filter(p -> p.lookedOn() == day && p.state() != PieceState.SENT && (!p.wasReady() || p.since() == day))
+                .toList();
+        int ready = (int) read.stream().filter(PieceView::wasReady).count();
+        int others = (int) pieces.stream()
+                .filter(p -> p.lookedOn() < day && !p.state().isEnd() && !p.wasReady())
+                .count();
+        return Sentinels.of(read.size(), ready, others).map(Sentinels::says);
     }
 
     private static Optional<Paces.Pace> pace(BatchBook.Entry entry) {
