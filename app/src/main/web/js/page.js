@@ -85,7 +85,7 @@ if ("serviceWorker" in navigator && document.body.dataset.worker === "yes") {
 
 // Checks that wait in this browser for the person who is signed in are sent from whatever page is open.
 if (document.body.dataset.worker === "yes" && !document.querySelector("[data-bench]")) {
-  import("./bench/waiting.js").then((waiting) => waiting.sendAll(document.body.dataset.owner));
+  import("./bench/waiting.js").then((waiting) => waiting.keepSending(document.body.dataset.owner));
 }
 
 // Pages kept for work without a connection go when their owner goes.

@@ -64,7 +64,8 @@ export function words(entry, causes) {
   if (entry.cause) {
     parts.push(causes.find((c) => c.code === entry.cause).word);
   }
-  if (entry.rootMm !== undefined) {
+  // What was typed has no root where none was measured, what the server has says null.
+  if (Number.isFinite(entry.rootMm)) {
     parts.push(`root ${entry.rootMm} mm`);
   }
   if (entry.sideRoots) {

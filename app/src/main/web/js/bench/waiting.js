@@ -5,7 +5,7 @@ import { sendPhotos } from "./photos.js";
 import { settle } from "./draft.js";
 import { adoptOld } from "./store.js";
 
-/** Sends all that waits for the owner, but for batches that another tab is looking at: that tab sends its own. */
+/** Sends all that waits for the owner, but for batches that another tab is looking at: that tab sends its own. Answers how much still waits. */
 export async function sendAll(owner) {
   if (localStorage.getItem("vivarium.outbox") !== null) {
     await adoptOld(owner, localStorage);
@@ -19,7 +19,30 @@ export async function sendAll(owner) {
     }
   }
   const photos = await sendPhotos(owner);
-  tell((await waiting(owner)).length, photos.waiting);
+  const checks = (await waiting(owner)).length;
+  tell(checks, photos.waiting);
+  return checks + photos.waiting;
+}
+
+const SOON_MS = 3000;
+const SELDOM_MS = 300000;
+
+/** The same until nothing waits: soon again, then more and more seldom, and at once when the connection is back. */
+export async function keepSending(owner) {
+  let wait = SOON_MS;
+  let timer = null;
+  const send = async () => {
+    clearTimeout(timer);
+    if ((await sendAll(owner)) > 0) {
+      timer = setTimeout(send, wait);
+      wait = Math.min(SELDOM_MS, 2 * wait);
+    }
+  };
+  window.addEventListener("online", () => {
+    wait = SOON_MS;
+    send();
+  });
+  await send();
 }
 
 const counted = (count, one, many) => (count === 0 ? [] : [count === 1 ? `1 ${one}` : `${count} ${many}`]);

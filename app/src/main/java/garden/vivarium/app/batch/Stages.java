@@ -107,6 +107,7 @@ class Stages {
                 done,
                 nursery.person().map(SignedIn::name).orElse("Vivarium"),
                 today.now()));
+        batch.touched();
         if (done && next.startsClock()) {
             batch.woke(day);
         }

@@ -7,21 +7,28 @@ import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.evidence.Running;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.watch.StageClock;
+import java.time.LocalDate;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.WeakHashMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Batches in walking order, each with its ribbon, what it needs, and how it stands beside its usual. */
 @Service
@@ -37,6 +44,10 @@ public class Benches {
     private final Ribbons ribbons;
     private final GuideLookup lookup;
     private final Stock stock;
+    private final Today today;
+    // A row follows from its batch, the nursery's record and the day; it goes with the record that it was reckoned
+    // beside.
+    private final Map<NurseryRecord, Map<UUID, Kept>> kept = Collections.synchronizedMap(new WeakHashMap<>());
 
     Benches(
             BatchBook book,
@@ -46,7 +57,8 @@ public class Benches {
             StandingWords standing,
             Ribbons ribbons,
             GuideLookup lookup,
-            Stock stock) {
+            Stock stock,
+            Today today) {
         this.book = book;
         this.evidence = evidence;
         this.running = running;
@@ -55,10 +67,16 @@ public class Benches {
         this.ribbons = ribbons;
         this.lookup = lookup;
         this.stock = stock;
+        this.today = today;
     }
 
     /** A batch in a list: its place, ribbon, tasks, and how it stands beside its usual, once a look could know. */
     public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Standing> standing) {
+
+        /** The same, where its place was changed. */
+        Row at(PlaceView now) {
+            return new Row(batch, now, ribbon, tasks, standing);
+        }
 
         /** Whether it has been found behind its usual. */
         public boolean isBehind() {
@@ -104,10 +122,47 @@ public class Benches {
         if (found.isEmpty()) {
             return List.of();
         }
-        List<BatchView> batches = found.stream().map(BatchBook.Entry::batch).toList();
+        NurseryRecord record = evidence.record();
+        LocalDate day = today.date();
+        // What a transaction has changed and not yet kept is nobody else's to see.
+        Map<UUID, Kept> known = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
+                ? kept.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+                : new HashMap<>();
+        List<BatchBook.Entry> fresh = found.stream()
+                .filter(e -> !Kept.holds(known.get(e.batch().id()), e.batch(), day))
+                .toList();
+        Map<UUID, PlaceView> places =
+                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
+        if (!fresh.isEmpty()) {
+            Read read = read(fresh, places, record);
+            fresh.forEach(e -> known.put(e.batch().id(), new Kept(e.batch().changes(), day, row(e, read))));
+        }
+        return found.stream()
+                .map(e ->
+                        known.get(e.batch().id()).row().at(places.get(e.batch().placeId())))
+                .sorted(Comparator.comparing((Row r) -> r.place().walkOrder())
+                        .thenComparing(r -> r.place().name())
+                        .thenComparing(r -> r.batch().takenOn())
+                        .thenComparing(r -> r.batch().code()))
+                .toList();
+    }
+
+    /** A row as it was on a day, of a batch that has not changed since, beside a record that has not either. */
+    private record Kept(int changes, LocalDate day, Row row) {
+
+        static boolean holds(Kept kept, BatchView batch, LocalDate day) {
+            return kept != null
+                    && kept.changes() == batch.changes()
+                    && kept.day().equals(day)
+                    && kept.row().batch().way().equals(batch.way());
+        }
+    }
+
+    private Read read(List<BatchBook.Entry> of, Map<UUID, PlaceView> places, NurseryRecord record) {
+        List<BatchView> batches = of.stream().map(BatchBook.Entry::batch).toList();
         List<UUID> ids = batches.stream().map(BatchView::id).toList();
-        Read read = new Read(
-                stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity())),
+        return new Read(
+                places,
                 book.pottings(ids),
                 evidence.counted(ids),
                 book.stages(batches.stream().filter(b -> b.closedOn() == null).toList()),
@@ -115,14 +170,7 @@ public class Benches {
                         .filter(b -> isWatched(b) && !finder.isJudged(b))
                         .map(BatchView::id)
                         .toList()),
-                evidence.record());
-        return found.stream()
-                .map(e -> row(e, read))
-                .sorted(Comparator.comparing((Row r) -> r.place().walkOrder())
-                        .thenComparing(r -> r.place().name())
-                        .thenComparing(r -> r.batch().takenOn())
-                        .thenComparing(r -> r.batch().code()))
-                .toList();
+                record);
     }
 
     /** What is read at once for many batches. */

@@ -1,15 +1,10 @@
 package garden.vivarium.app.label;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import garden.vivarium.app.platform.SquareCode;
 import garden.vivarium.core.measure.LabelSheet.Size;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /** Lays a label out in the room it has: the square code to the right, words to the left, the sign of the way beside or beneath them. */
 final class LabelDrawing {
@@ -109,7 +104,7 @@ final class LabelDrawing {
 
     /** The square code, with a pale rim of two cells; the label round it is pale too. */
     private void square(double x, double y, double side) {
-        BitMatrix cells = cells(label.address());
+        BitMatrix cells = SquareCode.of(label.address());
         double cell = side / cells.getWidth();
         for (int row = 0; row < cells.getHeight(); row++) {
             int from = -1;
@@ -122,20 +117,6 @@ final class LabelDrawing {
                     from = -1;
                 }
             }
-        }
-    }
-
-    private static BitMatrix cells(String address) {
-        try {
-            return new QRCodeWriter()
-                    .encode(
-                            address,
-                            BarcodeFormat.QR_CODE,
-                            1,
-                            1,
-                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M, EncodeHintType.MARGIN, 2));
-        } catch (WriterException e) {
-            throw new IllegalArgumentException("too long for a square code: " + address, e);
         }
     }
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -27,7 +28,8 @@ class SecurityRules {
                     + " frame-ancestors 'none'; base-uri 'none'";
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http) throws Exception {
+    SecurityFilterChain rules(HttpSecurity http, @Value("${vivarium.hsts:false}") boolean alwaysEncrypted)
+            throws Exception {
         return http.authorizeHttpRequests(
                         r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
                                 .permitAll()
@@ -55,7 +57,14 @@ class SecurityRules {
                         .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
                                 + (failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong"))))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
+                .headers(h -> h.httpStrictTransportSecurity(s -> {
+                            // Only behind a certificate that the world trusts: with one of our own, a browser could
+                            // never go back.
+                            if (!alwaysEncrypted) {
+                                s.disable();
+                            }
+                        })
+                        .contentSecurityPolicy(c -> c.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(p -> p.policy("camera=(), microphone=(), geolocation=()")))
                 .build();

@@ -43,11 +43,24 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, int openBatches) {
     /** Things of one sort at one place. */
     record Group(Sort sort, List<Item> items) {
 
+        /** More of a sort at one place than anybody reads at once are shown when asked for. */
+        private static final int SHOWN = 30;
+
         /** About how many minutes they take. */
         double minutes() {
             return items.stream()
                     .mapToDouble(i -> sort.work().minutes(i.pieces()))
                     .sum();
+        }
+
+        /** Those that are shown at once: what presses stands first. */
+        public List<Item> first() {
+            return items.subList(0, Math.min(items.size(), SHOWN));
+        }
+
+        /** How many are not. */
+        public int more() {
+            return items.size() - first().size();
         }
 
         /** Whether one press can do them all: what is said of each is the same. */

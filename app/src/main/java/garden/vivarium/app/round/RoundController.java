@@ -52,12 +52,13 @@ class RoundController {
     }
 
     @GetMapping
-    String round(Model model) {
+    String round(@RequestParam(defaultValue = "false") boolean all, Model model) {
         Round round = rounds.today();
         if (round.isBare() && !people.hasSettledIn() && stock.all().isEmpty()) {
             return "redirect:/welcome";
         }
         model.addAttribute("round", round);
+        model.addAttribute("all", all);
         model.addAttribute("places", stock.places());
         model.addAttribute("events", Reminder.Event.values());
         model.addAttribute("acts", CareAct.values());

@@ -204,4 +204,11 @@ class SecurityTest {
                     .andExpect(content().string(Matchers.containsString("cannot be read")));
         }
     }
+
+    @Test
+    void noBrowserIsHeldToEncryptionUnderACertificateOfOurOwn() throws Exception {
+        pages.perform(get("/sign-in").secure(true))
+                .andExpect(status().isOk())
+                .andExpect(header().doesNotExist("Strict-Transport-Security"));
+    }
 }

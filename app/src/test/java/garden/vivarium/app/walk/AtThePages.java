@@ -55,6 +55,14 @@ abstract class AtThePages {
         browser.close();
     }
 
+    int port() {
+        return port;
+    }
+
+    String signInName() {
+        return nursery.signIn();
+    }
+
     /** Does something at the nursery without the browser. */
     <T> T in(Supplier<T> work) {
         return current.workingFor(nursery.id(), work);

@@ -39,6 +39,11 @@ public final class Browser implements AutoCloseable {
     private final String home;
 
     public Browser(int port) {
+        this(port, null);
+    }
+
+    /** A browser that keeps what it knows in a folder, so that another one after it goes on; null for one that forgets. */
+    Browser(int port, Path profile) {
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build();
@@ -54,6 +59,9 @@ public final class Browser implements AutoCloseable {
                 "--disable-component-update",
                 "--disable-sync",
                 "--lang=en-GB");
+        if (profile != null) {
+            options.addArguments("--user-data-dir=" + profile);
+        }
         driver = new ChromeDriver(service, options);
         home = "http://127.0.0.1:" + port;
         size(1280, 800, false);

@@ -106,6 +106,7 @@ class ScaleBench {
         for (String page : List.of(
                 "/round",
                 "/benches",
+                "/benches/map",
                 "/batches/" + running.get(0),
                 "/batches/" + running.get(0) + "/check",
                 "/plan?stock=" + parent + "&wanted=24&due=2026-09-15&sure=90",
@@ -117,6 +118,7 @@ class ScaleBench {
                 "/stock/" + parent,
                 "/stock/" + parent + "/family",
                 "/technique",
+                "/technique/settling",
                 "/find/list?q=plant",
                 "/shed")) {
             time(grower, page);
@@ -137,6 +139,7 @@ class ScaleBench {
                 .mapToObj(i -> Growing.stockPlant(stock, "Plant " + i))
                 .toList();
         transaction.executeWithoutResult(t -> IntStream.range(0, PATTERNS).forEach(this::finished));
+        stock.holds(parents.get(0).place().id(), (double) RUNNING);
         // The rest are copies of these, row by row: what is measured is reading them.
         for (int copy = 1; copy < FINISHED / PATTERNS; copy++) {
             copy(nursery, copy);

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /**
  * Where vessels stand on a bench, seen from above, in cm from its left back corner. What somebody put somewhere stays there; the rest is put
@@ -134,14 +136,12 @@ public record BenchLayout(Map<String, Spot> spots, List<String> without) {
 
     /** The first free spot, from the left along the back, then further to the front: only beside or before what stands there need be tried. */
     private static Optional<Spot> free(Size bench, Size size, List<Placed> placed, double gap) {
-        List<Double> columns = new ArrayList<>(List.of(0.0));
-        List<Double> rows = new ArrayList<>(List.of(0.0));
+        SortedSet<Double> columns = new TreeSet<>(List.of(0.0));
+        SortedSet<Double> rows = new TreeSet<>(List.of(0.0));
         placed.forEach(p -> {
             columns.add(p.at().x() + p.size().wide() + gap);
             rows.add(p.at().y() + p.size().deep() + gap);
         });
-        columns.sort(null);
-        rows.sort(null);
         for (double y : rows) {
             for (double x : columns) {
                 if (x + size.wide() <= bench.wide() + 1e-9
