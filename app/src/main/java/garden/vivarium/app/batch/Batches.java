@@ -318,6 +318,35 @@ public class Batches {
         return batch.view();
     }
 
+    /**
+     * Puts ready pieces into a pot that grows already: the mother's, an older batch's, a basket. They are moved, and make no young plant
+     * of their own.
+     *
+     * @param into which pot, in words
+     * @throws InvalidField if more go than stand ready, or nobody says where
+     */
+    @Transactional
+    public BatchView potInto(String code, LocalDate day, int pieces, String into) {
+        Batch batch = toChange.of(code);
+        int able = batch.view().readyToMove();
+        if (pieces < 1 || pieces > able) {
+            throw new InvalidField(
+                    "pieces", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
+        }
+        if (into == null || into.isBlank()) {
+            throw new InvalidField("into", Messages.text("Batches.into"));
+        }
+        refuseBadMove(batch, day);
+        Potting potting = new Potting(batch.getId(), day, pieces, 0);
+        potting.standsIn(new PottedIn(null, pieces, null, null, null, null, into.strip()));
+        // There is no plant that could settle by itself: nobody is asked.
+        potting.settle(0, day);
+        pottings.save(potting);
+        batch.moved(pieces, 0);
+        histories.refresh(batch);
+        return batch.view();
+    }
+
     /** Says how many of the young plants of one day's move have settled. */
     @Transactional
     public BatchView settle(String code, UUID pottingId, LocalDate day, int settled) {

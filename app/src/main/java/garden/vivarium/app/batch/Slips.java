@@ -93,7 +93,10 @@ public class Slips {
     }
 
     private List<Potting> moves(Batch batch) {
-        return pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId()));
+        // What left rooted is no move: its leaving is corrected where it stands.
+        return pottings.findByBatchIdInOrderByMovedOn(List.of(batch.getId())).stream()
+                .filter(p -> !p.isAway())
+                .toList();
     }
 
     private List<BatchStage> stages(Batch batch) {

@@ -74,6 +74,11 @@ class PotUpController {
         model.addAttribute("place", sheet.row().place());
         model.addAttribute("places", stock.places());
         model.addAttribute(
+                "mothers",
+                stock.live().stream()
+                        .filter(s -> s.plant().name().equals(batch.plant()))
+                        .toList());
+        model.addAttribute(
                 "cautions",
                 sheet.way()
                         .protocol()
@@ -128,6 +133,20 @@ class PotUpController {
                             "pots",
                             filled.stream().mapToInt(Batches.Filled::pots).sum()),
                     "/batches/" + code);
+        });
+    }
+
+    @PostMapping("/batches/{code}/pot-into")
+    String potInto(
+            @PathVariable String code,
+            @RequestParam(name = "intoOn") LocalDate day,
+            @RequestParam int pieces,
+            @RequestParam(required = false) String into,
+            RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/batches/" + code + "/pot", () -> {
+            batches.potInto(code, day, pieces, cut(into, 200));
+            return new FormActions.Result(
+                    Messages.text("PotUp.into", "pieces", pieces, "into", into), "/batches/" + code);
         });
     }
 

@@ -66,4 +66,28 @@ class PottingUpInTheBrowserTest extends AtThePages {
                 .anyMatch(t -> t.startsWith("Cold frame") && t.contains("feed") && t.contains(jar.code()));
         assertThat(browser.complaints()).isEmpty();
     }
+
+    @Test
+    void someGoIntoTheMothersPotAndMakeNoPlantOfTheirOwn() {
+        StockPlantView sage = in(() -> Growing.stockPlant(stock, "Salvia ‘Tern’"));
+        BatchView jar = in(() -> Growing.stuck(batches, guide, sage, 9, TODAY.minusDays(30)));
+        in(() -> batches.look(jar.code(), Growing.count(TODAY.minusDays(5), 6, 0)));
+
+        browser.open("/batches/" + jar.code() + "/pot");
+        browser.script("document.querySelectorAll('main details').forEach((d) => { d.open = true; })");
+        browser.type("pieces", "4");
+        browser.press("form[action$='/pot-into'] button");
+        browser.untilText("main .refused", "Say into which pot they go");
+        browser.type("into", sage.code());
+        browser.press("form[action$='/pot-into'] button");
+        browser.untilText("main .said", "4 pieces put into " + sage.code());
+
+        assertThat(browser.text("#moves")).contains("into " + sage.code());
+        BatchView now = in(() -> batches.find(jar.code()));
+        assertThat(now.readyToMove()).isEqualTo(2);
+        assertThat(now.movedNow()).isEqualTo(4);
+        assertThat(now.youngPlants()).isZero();
+        assertThat(now.counts().ready()).as("that they rooted stays").isEqualTo(6);
+        assertThat(browser.complaints()).isEmpty();
+    }
 }

@@ -29,6 +29,7 @@ class ScreenshotsTool {
             browser.signIn(DemoNursery.SIGN_IN, DemoNursery.PASSWORD);
             take(browser, folder, "round", "/round");
             take(browser, folder, "benches", "/benches");
+            take(browser, folder, "bench-map", "/benches/map");
             take(browser, folder, "stock", "/stock");
             take(browser, folder, "technique", "/technique");
             browser.open("/stock");
@@ -40,11 +41,6 @@ class ScreenshotsTool {
 
             String plan = browser.path();
             take(browser, folder, "cannot-be-done", plan.replace("wanted=24", "wanted=1200"));
-            browser.open(plan.replace("/plan?", "/plan/build-up?")
-                            .replace("wanted=24", "wanted=400")
-                            .replace("2026-09-01", "2027-09-01")
-                    + "&plants=3&flush=12");
-            snap(browser, folder, "build-up");
             take(browser, folder, "promises", "/promises");
             browser.open("/stock");
             browser.follow("ROS-1");
@@ -55,10 +51,6 @@ class ScreenshotsTool {
             jar(browser, "FUC-1", "12", "4", "3w");
             jar(browser, "Hoya ‘Pearl Drift’", "5", "", "early May");
             snap(browser, folder, "it-stands-already");
-            browser.follow("Correct");
-            browser.type("stuck", "4");
-            browser.type("why", "one was never set");
-            snap(browser, folder, "correcting");
 
             // Somebody's notebook, as it was written.
             browser.open("/records");
@@ -66,7 +58,6 @@ class ScreenshotsTool {
             browser.press("main button.main");
             browser.untilPath("/records/");
             snap(browser, folder, "a-notebook-in");
-            take(browser, folder, "first-steps", "/welcome?step=2");
 
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");
@@ -76,6 +67,12 @@ class ScreenshotsTool {
                     .toString();
             take(browser, folder, "batch-sheet", "/batches/" + code);
             take(browser, folder, "potting-up", "/batches/" + code + "/pot");
+            take(browser, folder, "label", "/batches/" + code + "/label");
+            browser.open("/batches/" + code + "/pot");
+            browser.press("main button.main");
+            browser.untilPath("/batches/" + code);
+            browser.press("#moves tbody a");
+            snap(browser, folder, "young-plants");
             browser.open("/batches/" + code);
             browser.follow("What is wrong with it?");
             browser.follow("Base black and soft");
