@@ -62,11 +62,15 @@ class PowerCutTest {
             try (Browser phone = new Browser(server.port(), profile)) {
                 phone.signIn(nursery.signIn(), Nurseries.PASSWORD);
                 phone.open(check);
-                phone.until(
-                        d -> Boolean.TRUE.equals(phone.script("return navigator.serviceWorker.controller !== null")));
-                // Once more, so that the worker has kept all that the page is made of.
+                assertThat(phone.withStore("(await navigator.serviceWorker.ready).active !== null"))
+                        .isEqualTo(true);
+                // Twice more, under the worker, so that it has kept all that the page is made of.
                 phone.open(check);
                 phone.until(d -> phone.count(".cell") == 12);
+                phone.open(check);
+                phone.until(d -> phone.count(".cell") == 12);
+                assertThat(phone.script("return navigator.serviceWorker.controller !== null"))
+                        .isEqualTo(true);
 
                 server.kill();
                 phone.keys("2", Keys.ARROW_RIGHT, "2", Keys.ARROW_RIGHT, "x", "r");
