@@ -261,6 +261,14 @@ public class Batches {
         return batch.view();
     }
 
+    private static void refuseMoreThanReady(String field, Batch batch, int pieces) {
+        int able = batch.view().readyToMove();
+        if (pieces < 1 || pieces > able) {
+            throw new InvalidField(
+                    field, Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
+        }
+    }
+
     /**
      * Moves ready pieces on into pots.
      *
@@ -269,11 +277,7 @@ public class Batches {
     @Transactional
     public BatchView move(String code, LocalDate day, int pieces, int youngPlants) {
         Batch batch = toChange.of(code);
-        int able = batch.view().readyToMove();
-        if (pieces < 1 || pieces > able) {
-            throw new InvalidField(
-                    "pieces", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
-        }
+        refuseMoreThanReady("pieces", batch, pieces);
         if (youngPlants < 1) {
             throw new InvalidField("youngPlants", Messages.text("Batches.say.how.many.young"));
         }
@@ -301,12 +305,8 @@ public class Batches {
     @Transactional
     public BatchView potUp(String code, LocalDate day, List<Filled> filled) {
         Batch batch = toChange.of(code);
-        int able = batch.view().readyToMove();
         int pieces = filled.stream().mapToInt(f -> f.pots() * f.perPot()).sum();
-        if (pieces < 1 || pieces > able) {
-            throw new InvalidField(
-                    "pots", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
-        }
+        refuseMoreThanReady("pots", batch, pieces);
         refuseBadMove(batch, day);
         for (Filled f : filled) {
             Potting potting = new Potting(batch.getId(), day, f.pots() * f.perPot(), f.pots());
@@ -328,11 +328,7 @@ public class Batches {
     @Transactional
     public BatchView potInto(String code, LocalDate day, int pieces, String into) {
         Batch batch = toChange.of(code);
-        int able = batch.view().readyToMove();
-        if (pieces < 1 || pieces > able) {
-            throw new InvalidField(
-                    "pieces", Messages.text("Batches.cannot.moved.stand.ready", "pieces", pieces, "able", able));
-        }
+        refuseMoreThanReady("pieces", batch, pieces);
         if (into == null || into.isBlank()) {
             throw new InvalidField("into", Messages.text("Batches.into"));
         }

@@ -49,6 +49,11 @@ class Photo extends NurseryRow {
         madeAt = at;
     }
 
+    void correct(LocalDate day, String words) {
+        takenOn = day;
+        note = words;
+    }
+
     Kind kind() {
         return kind;
     }

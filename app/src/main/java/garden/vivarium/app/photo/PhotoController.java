@@ -123,6 +123,18 @@ class PhotoController {
                 .body(photos.picture(id, large));
     }
 
+    @PostMapping("/photos/{id}/correct")
+    String correct(
+            @PathVariable UUID id,
+            @RequestParam(required = false) LocalDate takenOn,
+            @RequestParam(required = false) String note,
+            RedirectAttributes next) {
+        return FormActions.run(next, photos.page(id) + "/photos", () -> {
+            photos.correct(id, takenOn, note);
+            return Messages.text("Photo.corrected");
+        });
+    }
+
     @PostMapping("/photos/{id}/remove")
     String remove(@PathVariable UUID id, RedirectAttributes next) {
         next.addFlashAttribute("said", Messages.text("Photo.removed"));

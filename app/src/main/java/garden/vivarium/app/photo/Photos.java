@@ -70,21 +70,12 @@ public class Photos {
         if (same.isPresent()) {
             return same.get().view();
         }
-        if (day == null) {
-            throw new InvalidField("takenOn", Messages.text("Photo.day"));
-        }
-        today.refuseFuture("takenOn", day);
+        refuseDay(day);
         if (photos.countByKindAndSubject(kind, subject) >= MOST) {
             throw new InvalidField("file", Messages.text("Photo.many", "most", MOST));
         }
         Picture picture = PictureReader.read(file);
-        String said = note == null || note.isBlank() ? null : note.strip();
-        Photo photo = new Photo(
-                kind,
-                subject,
-                clientId,
-                day,
-                said == null ? null : said.substring(0, Math.min(LONGEST_NOTE, said.length())));
+        Photo photo = new Photo(kind, subject, clientId, day, said(note));
         photo.kept(
                 picture.width(),
                 picture.height(),
@@ -93,6 +84,44 @@ public class Photos {
         photos.save(photo);
         files.save(new PhotoFile(photo.getId(), picture));
         return photo.view();
+    }
+
+    private void refuseDay(LocalDate day) {
+        if (day == null) {
+            throw new InvalidField("takenOn", Messages.text("Photo.day"));
+        }
+        today.refuseFuture("takenOn", day);
+    }
+
+    private static String said(String note) {
+        return note == null || note.isBlank()
+                ? null
+                : note.strip().substring(0, Math.min(LONGEST_NOTE, note.strip().length()));
+    }
+
+    /**
+     * It was taken on another day, or shows something else.
+     *
+     * @throws InvalidField if the day cannot be
+     */
+    @Transactional
+    public void correct(UUID id, LocalDate day, String note) {
+        refuseDay(day);
+        photos.findById(id)
+                .orElseThrow(() -> new NotFound("no such photograph"))
+                .correct(day, said(note));
+    }
+
+    /** The page of what a photograph is of. */
+    @Transactional(readOnly = true)
+    public String page(UUID id) {
+        return page(photos.findById(id).orElseThrow(() -> new NotFound("no such photograph")));
+    }
+
+    private String page(Photo photo) {
+        return photo.kind() == Photo.Kind.STOCK
+                ? "/stock/" + photo.subject()
+                : "/batches/" + batches.code(photo.subject()).orElseThrow();
     }
 
     /** The photographs of a batch, the first first. */
@@ -126,8 +155,6 @@ public class Photos {
         Photo photo = photos.findById(id).orElseThrow(() -> new NotFound("no such photograph"));
         files.findByPhotoId(id).ifPresent(files::delete);
         photos.delete(photo);
-        return photo.kind() == Photo.Kind.STOCK
-                ? "/stock/" + photo.subject()
-                : "/batches/" + batches.code(photo.subject()).orElseThrow();
+        return page(photo);
     }
 }

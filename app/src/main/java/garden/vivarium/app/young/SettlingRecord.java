@@ -7,7 +7,6 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.core.evidence.Establishment;
 import garden.vivarium.core.evidence.Establishment.Move;
 import garden.vivarium.core.evidence.Establishment.Seen;
-import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.Tallies;
 import java.time.LocalDate;
@@ -19,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,8 +45,7 @@ class SettlingRecord {
     /** Of one way. */
     @Transactional(readOnly = true)
     Establishment of(Way way) {
-        List<Judged> own = judged().stream().filter(j -> j.way().equals(way)).toList();
-        return found(own, way);
+        return found(judged(way::equals), way, evidence.record().spread().rho());
     }
 
     /** By medium, all plants together, those with most young plants first. */
@@ -62,42 +61,41 @@ class SettlingRecord {
     }
 
     private List<Line> lines(Function<Way, String> by) {
-        return judged().stream().collect(Collectors.groupingBy(j -> by.apply(j.way()))).entrySet().stream()
+        double rho = evidence.record().spread().rho();
+        return judged(w -> true).stream().collect(Collectors.groupingBy(j -> by.apply(j.way()))).entrySet().stream()
                 .map(e -> new Line(
-                        e.getKey(), found(e.getValue(), e.getValue().get(0).way())))
+                        e.getKey(), found(e.getValue(), e.getValue().get(0).way(), rho)))
                 .sorted(Comparator.comparing((Line l) -> -l.found().setUp()).thenComparing(Line::what))
                 .toList();
     }
 
     private record Judged(Way way, Move move) {}
 
-    private Establishment found(List<Judged> judged, Way way) {
-        NurseryRecord record = evidence.record();
+    private Establishment found(List<Judged> judged, Way way, double rho) {
         double guide = lookup.protocol(null, null, way)
                 .map(p -> p.figures().establishment().rate())
                 .orElse(0.9);
         return Establishment.of(
                 Math.min(0.99, Math.max(0.01, guide)),
                 judged.stream().map(Judged::move).toList(),
-                record.spread().rho());
+                rho);
     }
 
-    private List<Judged> judged() {
+    private List<Judged> judged(Predicate<Way> which) {
         Map<UUID, Way> ways = new HashMap<>();
         // What is potted on day 0 has one test, not two: that it took is in its rate of taking.
         batches.kin().stream()
                 .filter(k -> k.came().youngPlants() > 0
+                        && which.test(k.way())
                         && !lookup.method(k.way().method()).pottedOnDay0())
                 .forEach(k -> ways.put(k.id(), k.way()));
-        Map<UUID, List<YoungLook>> seen =
-                looks.findByWithdrawnFalse().stream().collect(Collectors.groupingBy(YoungLook::pottingId));
+        Map<UUID, List<PottingView>> moved = batches.pottings(ways.keySet());
+        Map<UUID, List<YoungLook>> seen = looks.findByBatchIdInAndWithdrawnFalse(moved.keySet()).stream()
+                .collect(Collectors.groupingBy(YoungLook::pottingId));
         List<Judged> judged = new ArrayList<>();
-        batches.pottings(ways.keySet())
-                .forEach((batch, moves) -> moves.stream()
-                        .filter(m -> m.settled() != null
-                                && m.youngPlants() - m.lost().sentUnsettled() > 0)
-                        .forEach(m -> judged.add(
-                                new Judged(ways.get(batch), move(m, seen.getOrDefault(m.id(), List.of()))))));
+        moved.forEach((batch, moves) -> moves.stream()
+                .filter(m -> m.settled() != null && m.youngPlants() - m.lost().sentUnsettled() > 0)
+                .forEach(m -> judged.add(new Judged(ways.get(batch), move(m, seen.getOrDefault(m.id(), List.of()))))));
         return judged;
     }
 

@@ -11,7 +11,7 @@ interface YoungLookRepository extends JpaRepository<YoungLook, UUID> {
 
     List<YoungLook> findByPottingIdOrderBySeenOnAscNotedAtAsc(UUID potting);
 
-    List<YoungLook> findByWithdrawnFalse();
+    List<YoungLook> findByBatchIdInAndWithdrawnFalse(Collection<UUID> batches);
 
     @Query("select l from YoungLook l where l.withdrawn = false and l.pottingId in :pottings and l.seenOn >= :since"
             + " order by l.seenOn, l.notedAt")

@@ -20,7 +20,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -237,9 +236,6 @@ public class YoungLooks {
     }
 
     private String person() {
-        return Optional.of(nursery)
-                .flatMap(CurrentNursery::person)
-                .map(SignedIn::name)
-                .orElse("Vivarium");
+        return nursery.person().map(SignedIn::name).orElse("Vivarium");
     }
 }

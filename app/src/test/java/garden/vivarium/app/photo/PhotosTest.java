@@ -2,6 +2,7 @@ package garden.vivarium.app.photo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.people.AtANursery;
@@ -33,6 +34,10 @@ class PhotosTest extends AtANursery {
         assertThat(again).isEqualTo(late);
         assertThat(late.note()).isEqualTo("tips");
         assertThat(in(() -> photos.ofBatch(tray.id()))).containsExactly(early, late);
+        run(() -> photos.correct(late.id(), TODAY.minusDays(12), "side"));
+        assertThat(in(() -> photos.ofBatch(tray.id())))
+                .extracting(PhotoView::takenOn, PhotoView::note)
+                .containsExactly(tuple(TODAY.minusDays(12), "side"), tuple(TODAY.minusDays(9), null));
         assertThat(in(() -> photos.picture(late.id(), false))).startsWith(0xFF, 0xD8);
     }
 
