@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.CareAct;
@@ -49,6 +50,9 @@ sealed interface Item {
     /** What names it among all that may be due. */
     String key();
 
+    /** What it is, in a line. */
+    String line();
+
     /** What a batch needs. */
     record BatchTask(Benches.Row row, Task task) implements Item {
 
@@ -76,6 +80,18 @@ sealed interface Item {
         public String key() {
             return task.kind() + " " + task.batch().code() + (task.potting() == null ? "" : " " + task.potting());
         }
+
+        @Override
+        public String line() {
+            return Messages.text(
+                    "Item.line",
+                    "code",
+                    task.batch().code(),
+                    "name",
+                    task.batch().plant(),
+                    "what",
+                    task.what());
+        }
     }
 
     /** A committed plan whose start is due. */
@@ -94,6 +110,12 @@ sealed interface Item {
         @Override
         public String key() {
             return "START " + plan.id();
+        }
+
+        @Override
+        public String line() {
+            return Messages.text(
+                    "Item.line", "code", stock.code(), "name", stock.plant().name(), "what", what);
         }
 
         @Override
@@ -131,6 +153,11 @@ sealed interface Item {
         @Override
         public String key() {
             return verb + " " + subject.address();
+        }
+
+        @Override
+        public String line() {
+            return Messages.text("Item.line", "code", code(), "name", subject.name(), "what", what);
         }
 
         @Override
@@ -177,6 +204,11 @@ sealed interface Item {
         @Override
         public String key() {
             return "CARE " + act + " " + batch.code() + (about == null ? "" : " " + about);
+        }
+
+        @Override
+        public String line() {
+            return Messages.text("Item.line", "code", batch.code(), "name", batch.plant(), "what", what);
         }
     }
 

@@ -127,7 +127,8 @@ class OtherTasks {
                 "Treat",
                 new Subject(
                         c.subject().code(),
-                        c.subject().sheet(),
+                        // Each by itself, so that one put off leaves the others.
+                        c.subject().sheet() + "#care-" + c.id(),
                         c.trouble().cause() == null
                                 ? ""
                                 : words.say(
@@ -145,7 +146,7 @@ class OtherTasks {
         return new OtherTask(
                 places.get(c.subject().place()),
                 "Worked?",
-                new Subject(c.subject().code(), c.subject().sheet(), ""),
+                new Subject(c.subject().code(), c.subject().sheet() + "#care-" + c.id(), ""),
                 c.what(),
                 c.trouble().cause() == null
                         ? words.say(

@@ -28,4 +28,17 @@ class PutOff extends NurseryRow {
     String item() {
         return item;
     }
+
+    LocalDate until() {
+        return until;
+    }
+
+    /** Why, in a word, or null. */
+    String word() {
+        return word;
+    }
+
+    String personName() {
+        return personName;
+    }
 }

@@ -7,7 +7,7 @@ import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,10 +30,19 @@ class PutOffs {
         this.today = today;
     }
 
-    /** What is not to be shown on the day. */
+    /** What is not to be shown on the day, by what names it. */
     @Transactional(readOnly = true)
-    Set<String> later(LocalDate day) {
-        return putOffs.findByUntilAfter(day).stream().map(PutOff::item).collect(Collectors.toSet());
+    Map<String, Off> later(LocalDate day) {
+        return putOffs.findByUntilAfter(day).stream()
+                .collect(Collectors.toMap(PutOff::item, o -> new Off(o.until(), o.word(), o.personName())));
+    }
+
+    /** Until when something was put off, why (or null), and by whom. */
+    record Off(LocalDate until, String word, String who) {}
+
+    /** Whether a thing was put off, as it is named in what {@link #later} gives. */
+    static String named(Item item) {
+        return key(item.key());
     }
 
     /**

@@ -58,6 +58,10 @@ class Reminder extends NurseryRow {
         event = happens;
     }
 
+    void says(String words) {
+        what = words;
+    }
+
     void done(LocalDate day) {
         doneOn = day;
     }

@@ -14,6 +14,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -60,9 +61,7 @@ class Reminders {
      */
     @Transactional
     void add(String what, LocalDate day, String code, Reminder.Event event, String place) {
-        if (what == null || what.isBlank() || what.length() > LONGEST) {
-            throw new InvalidField("what", Messages.text("Reminders.what", "longest", LONGEST));
-        }
+        refuseEmpty(what);
         Optional<BatchView> batch = Optional.ofNullable(code)
                 .filter(c -> !c.isBlank())
                 .map(c -> batches.ofCodes(List.of(c.strip())).stream()
@@ -84,12 +83,95 @@ class Reminders {
         reminders.save(reminder);
     }
 
+    private static void refuseEmpty(String what) {
+        if (what == null || what.isBlank() || what.length() > LONGEST) {
+            throw new InvalidField("what", Messages.text("Reminders.what", "longest", LONGEST));
+        }
+    }
+
     /** It is done. */
     @Transactional
     String done(UUID id) {
-        Reminder reminder = reminders.findById(id).orElseThrow(() -> new NotFound("no such reminder"));
+        Reminder reminder = of(id);
         reminder.done(today.date());
         return reminder.what();
+    }
+
+    /**
+     * Says it otherwise, or for another day.
+     *
+     * @param day null where it waits for its event alone
+     * @throws InvalidField if it says nothing, or would come neither on a day nor with an event
+     */
+    @Transactional
+    void change(UUID id, String what, LocalDate day) {
+        refuseEmpty(what);
+        Reminder reminder = of(id);
+        if (day == null && reminder.event() == null) {
+            throw new InvalidField("on", Messages.text("Reminders.when"));
+        }
+        reminder.says(what.strip());
+        reminder.on(day);
+    }
+
+    /** Nobody wants to be reminded of it any more. */
+    @Transactional
+    String drop(UUID id) {
+        Reminder reminder = of(id);
+        reminders.delete(reminder);
+        return reminder.what();
+    }
+
+    private Reminder of(UUID id) {
+        return reminders.findById(id).orElseThrow(() -> new NotFound("no such reminder"));
+    }
+
+    /**
+     * A reminder that is not due yet.
+     *
+     * @param on its day, or null where it waits for its event alone
+     * @param code the batch that it waits for, or the empty text
+     * @param event what is to happen to it, in words, or the empty text
+     */
+    record Waiting(UUID id, String what, LocalDate on, String code, String event, String who) {}
+
+    /** What is to be remembered later, by its day; what waits for an event comes last. */
+    @Transactional(readOnly = true)
+    List<Waiting> waiting(LocalDate day) {
+        List<Reminder> open = reminders.findByDoneOnIsNull();
+        Map<UUID, BatchView> of = batchesOf(open);
+        return open.stream()
+                .filter(r -> !dayCame(r, day) && !happened(r, batch(r, of)))
+                .map(r -> new Waiting(
+                        r.getId(),
+                        r.what(),
+                        r.dueOn(),
+                        batch(r, of).map(BatchView::code).orElse(""),
+                        r.event() == null ? "" : r.event().words(),
+                        r.personName()))
+                .sorted(Comparator.comparing(Waiting::on, Comparator.nullsLast(Comparator.naturalOrder()))
+                        .thenComparing(Waiting::what))
+                .toList();
+    }
+
+    private Map<UUID, BatchView> batchesOf(List<Reminder> open) {
+        return batches.ofIds(open.stream()
+                .map(Reminder::batchId)
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList());
+    }
+
+    private static Optional<BatchView> batch(Reminder r, Map<UUID, BatchView> of) {
+        return Optional.ofNullable(r.batchId()).map(of::get);
+    }
+
+    private static boolean dayCame(Reminder r, LocalDate day) {
+        return r.dueOn() != null && !day.isBefore(r.dueOn());
+    }
+
+    private static boolean happened(Reminder r, Optional<BatchView> batch) {
+        return r.event() != null && batch.filter(b -> hasHappened(b, r.event())).isPresent();
     }
 
     /** What is to be remembered on the day. */
@@ -97,17 +179,11 @@ class Reminders {
     List<Item.OtherTask> of(LocalDate day, Map<UUID, PlaceView> places) {
         List<Item.OtherTask> due = new ArrayList<>();
         List<Reminder> open = reminders.findByDoneOnIsNull();
-        Map<UUID, BatchView> of = batches.ofIds(open.stream()
-                .map(Reminder::batchId)
-                .filter(Objects::nonNull)
-                .distinct()
-                .toList());
+        Map<UUID, BatchView> of = batchesOf(open);
         for (Reminder r : open) {
-            Optional<BatchView> batch = Optional.ofNullable(r.batchId()).map(of::get);
-            boolean dayCame = r.dueOn() != null && !day.isBefore(r.dueOn());
-            boolean happened = r.event() != null
-                    && batch.filter(b -> hasHappened(b, r.event())).isPresent();
-            boolean now = dayCame || happened;
+            Optional<BatchView> batch = batch(r, of);
+            boolean happened = happened(r, batch);
+            boolean now = dayCame(r, day) || happened;
             if (now && places.containsKey(r.placeId())) {
                 due.add(new Item.OtherTask(
                         places.get(r.placeId()),

@@ -9,9 +9,13 @@ import java.util.UUID;
  *
  * @param stops places in walking order, each with what is due there
  * @param coming what falls due in the next seven days, soonest first
+ * @param later what is due and was put off, soonest first
  * @param openBatches how many batches are open at all
  */
-record Round(List<Stop> stops, List<Item.BatchTask> coming, int openBatches) {
+record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, int openBatches) {
+
+    /** Something due that somebody put off. */
+    record Later(Item item, PutOffs.Off off) {}
 
     /**
      * A place with what is due there.
@@ -44,7 +48,7 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, int openBatches) {
     record Group(Sort sort, List<Item> items) {
 
         /** More of a sort at one place than anybody reads at once are shown when asked for. */
-        private static final int SHOWN = 30;
+        private static final int SHOWN = 12;
 
         /** About how many minutes they take. */
         double minutes() {

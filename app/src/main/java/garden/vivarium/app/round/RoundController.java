@@ -5,13 +5,14 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.CareAct;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,6 +34,7 @@ class RoundController {
     private final Says says;
     private final People people;
     private final Stock stock;
+    private final Today today;
 
     RoundController(
             Rounds rounds,
@@ -41,7 +43,8 @@ class RoundController {
             Reminders reminders,
             Says says,
             People people,
-            Stock stock) {
+            Stock stock,
+            Today today) {
         this.rounds = rounds;
         this.work = work;
         this.putOffs = putOffs;
@@ -49,16 +52,22 @@ class RoundController {
         this.says = says;
         this.people = people;
         this.stock = stock;
+        this.today = today;
     }
 
     @GetMapping
-    String round(@RequestParam(defaultValue = "false") boolean all, Model model) {
+    String round(
+            @RequestParam(defaultValue = "false") boolean all,
+            @RequestParam(required = false) LocalDate on,
+            Model model) {
         Round round = rounds.today();
         if (round.isBare() && !people.hasSettledIn() && stock.all().isEmpty()) {
             return "redirect:/welcome";
         }
         model.addAttribute("round", round);
+        model.addAttribute("waiting", reminders.waiting(today.date()));
         model.addAttribute("all", all);
+        model.addAttribute("on", on != null && on.isBefore(today.date()) ? on : null);
         model.addAttribute("places", stock.places());
         model.addAttribute("events", Reminder.Event.values());
         model.addAttribute("acts", CareAct.values());
@@ -74,24 +83,30 @@ class RoundController {
             @RequestParam(required = false) Integer pieces,
             @RequestParam(required = false) Integer youngPlants,
             @RequestParam(required = false) UUID place,
+            @RequestParam(required = false) LocalDate on,
             RedirectAttributes next) {
         next.addFlashAttribute("saidOf", code);
         return does(
-                next, place, () -> work.does(new RoundWork.Pressed(kind, code, potting, notYet, pieces, youngPlants)));
+                next,
+                place,
+                on,
+                day -> work.does(new RoundWork.Pressed(kind, code, potting, notYet, pieces, youngPlants, day)));
     }
 
     @PostMapping("/done-together")
     String doneTogether(
             @RequestParam(defaultValue = "") List<String> key,
             @RequestParam(required = false) UUID place,
+            @RequestParam(required = false) LocalDate on,
             RedirectAttributes next) {
-        return does(next, place, () -> work.doesAll(key));
+        return does(next, place, on, day -> work.doesAll(key, day));
     }
 
-    private static String does(RedirectAttributes next, UUID place, Supplier<RoundWork.Done> act) {
+    /** What is pressed was done today, unless the page was turned to another day. */
+    private String does(RedirectAttributes next, UUID place, LocalDate on, Function<LocalDate, RoundWork.Done> act) {
         next.addFlashAttribute("openPlace", place);
-        return FormActions.run(next, "/round", () -> {
-            RoundWork.Done done = act.get();
+        return FormActions.run(next, on == null ? "/round" : "/round?on=" + on, () -> {
+            RoundWork.Done done = act.apply(on == null ? today.date() : on);
             next.addFlashAttribute("undo", new ArrayList<>(done.marks()));
             return done.said();
         });
@@ -144,6 +159,24 @@ class RoundController {
             reminders.add(what, on, code, event, place);
             return "The round will say so.";
         });
+    }
+
+    @PostMapping("/reminders/{id}")
+    String changed(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String what,
+            @RequestParam(required = false) LocalDate on,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/round#remind", () -> {
+            reminders.change(id, what, on);
+            return "The round will say so.";
+        });
+    }
+
+    @PostMapping("/reminders/{id}/drop")
+    String dropped(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(
+                next, "/round#remind", () -> Messages.text("RoundController.dropped", "what", reminders.drop(id)));
     }
 
     @PostMapping("/reminders/{id}/done")

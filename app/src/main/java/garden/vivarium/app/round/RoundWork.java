@@ -12,6 +12,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.CareAct;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -47,8 +48,16 @@ class RoundWork {
      * @param notYet whether what was asked for is not to be seen yet
      * @param pieces how many, where the press asks; null for all
      * @param youngPlants how many pots they fill; null for as many as the batch was planned with
+     * @param on the day on which it was done
      */
-    record Pressed(Task.Kind kind, String code, UUID potting, boolean notYet, Integer pieces, Integer youngPlants) {
+    record Pressed(
+            Task.Kind kind,
+            String code,
+            UUID potting,
+            boolean notYet,
+            Integer pieces,
+            Integer youngPlants,
+            LocalDate on) {
 
         /** The label code in the key of a thing. */
         static String code(String key) {
@@ -57,7 +66,7 @@ class RoundWork {
         }
 
         /** From the form of one of several. */
-        static Pressed of(String key) {
+        static Pressed of(String key, LocalDate on) {
             String[] parts = key.split(" ");
             try {
                 return new Pressed(
@@ -66,7 +75,8 @@ class RoundWork {
                         parts.length > 2 ? UUID.fromString(parts[2]) : null,
                         false,
                         null,
-                        null);
+                        null,
+                        on);
             } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
                 throw new InvalidField("key", Messages.text("Rounds.no.longer.asks", "code", key));
             }
@@ -103,13 +113,13 @@ class RoundWork {
         String code = pressed.code();
         int pieces = pressed.pieces() == null ? task.pieces() : pressed.pieces();
         switch (task.kind()) {
-            case STICK -> batches.stick(code, today.date(), pieces);
-            case LOOK -> batches.lookUnchanged(code, today.date());
-            case MOVE -> batches.move(code, today.date(), pieces, plants(task, pressed, pieces));
-            case SETTLE -> batches.settle(code, task.potting(), today.date(), pieces);
-            case GIVE_UP -> batches.giveUp(code, today.date());
-            case ASK, TEND -> batches.say(code, task.stage(), today.date(), !pressed.notYet());
-            case SEPARATE -> batches.separate(code, today.date(), pieces, 0);
+            case STICK -> batches.stick(code, pressed.on(), pieces);
+            case LOOK -> batches.lookUnchanged(code, pressed.on());
+            case MOVE -> batches.move(code, pressed.on(), pieces, plants(task, pressed, pieces));
+            case SETTLE -> batches.settle(code, task.potting(), pressed.on(), pieces);
+            case GIVE_UP -> batches.giveUp(code, pressed.on());
+            case ASK, TEND -> batches.say(code, task.stage(), pressed.on(), !pressed.notYet());
+            case SEPARATE -> batches.separate(code, pressed.on(), pieces, 0);
         }
         return switch (task.kind()) {
             case STICK -> Messages.text("Rounds.stuck", "code", code, "pieces", pieces);
@@ -146,13 +156,13 @@ class RoundWork {
      * @param about the move that it concerns, or null
      */
     @Transactional
-    Done cares(CareAct act, String code, UUID about) {
+    Done cares(CareAct act, String code, UUID about, LocalDate on) {
         BatchView batch = batches.find(code);
         // What is done to a vessel is done to all in it; young plants stand by themselves.
         List<Subject> subjects = about != null
                 ? List.of(subject(batch))
                 : vessels.inVesselOf(batch).stream().map(RoundWork::subject).toList();
-        List<String> marks = care.log(act, null, subjects, today.date(), about).stream()
+        List<String> marks = care.log(act, null, subjects, on, about).stream()
                 .map(id -> Undo.care(code, id))
                 .toList();
         return new Done(Messages.text("Rounds.cared", "code", code, "act", act.done()), marks);
@@ -164,24 +174,24 @@ class RoundWork {
 
     /** Does several that are alike, all or none. */
     @Transactional
-    Done doesAll(List<String> keys) {
+    Done doesAll(List<String> keys, LocalDate on) {
         List<String> marks = new ArrayList<>();
         Set<String> codes = new LinkedHashSet<>();
         for (String key : keys) {
-            marks.addAll(doesOne(key).marks());
+            marks.addAll(doesOne(key, on).marks());
             codes.add(Pressed.code(key));
         }
         return new Done(
                 Messages.text("Rounds.all.done", "count", keys.size(), "codes", String.join(", ", codes)), marks);
     }
 
-    private Done doesOne(String key) {
+    private Done doesOne(String key, LocalDate on) {
         String[] parts = key.split(" ");
         if (!parts[0].equals("CARE") || parts.length < 3) {
-            return does(Pressed.of(key));
+            return does(Pressed.of(key, on));
         }
         try {
-            return cares(CareAct.valueOf(parts[1]), parts[2], parts.length > 3 ? UUID.fromString(parts[3]) : null);
+            return cares(CareAct.valueOf(parts[1]), parts[2], parts.length > 3 ? UUID.fromString(parts[3]) : null, on);
         } catch (IllegalArgumentException e) {
             throw new InvalidField("key", Messages.text("Rounds.no.longer.asks", "code", key));
         }

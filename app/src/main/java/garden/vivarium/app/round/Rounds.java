@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
@@ -96,8 +95,13 @@ class Rounds {
                 stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
         due.addAll(upkeeps.of(day, rows, places));
         due.addAll(reminders.of(day, places));
-        Set<String> later = putOffs.later(day);
-        due.removeIf(i -> later.contains(i.key()));
+        Map<String, PutOffs.Off> off = putOffs.later(day);
+        List<Round.Later> later = due.stream()
+                .filter(i -> off.containsKey(PutOffs.named(i)))
+                .map(i -> new Round.Later(i, off.get(PutOffs.named(i))))
+                .sorted(Comparator.comparing(l -> l.off().until()))
+                .toList();
+        due.removeIf(i -> off.containsKey(PutOffs.named(i)));
         coming.sort(Comparator.comparing(i -> i.task().due()));
         Map<PlaceView, List<Item>> byPlace = due.stream()
                 .collect(Collectors.groupingBy(
@@ -108,7 +112,7 @@ class Rounds {
         List<Stop> stops = byPlace.entrySet().stream()
                 .map(e -> new Stop(e.getKey(), groups(e.getValue()), carrying.along(e.getValue())))
                 .toList();
-        return new Round(stops, coming, rows.size());
+        return new Round(stops, coming, later, rows.size());
     }
 
     /** Like things together, in the order of the work; of each sort what presses comes first. */

@@ -2,6 +2,7 @@ package garden.vivarium.app.round;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
@@ -175,14 +176,14 @@ class RoundsTest {
                 .orElseThrow();
         assertThat(looks.isAlike()).isTrue();
         List<String> all = looks.items().stream().map(Item::key).toList();
-        RoundWork.Done done = in(() -> work.doesAll(all));
+        RoundWork.Done done = in(() -> work.doesAll(all, TODAY));
         assertThat(done.said()).startsWith("Done for 2 batches");
         assertThat(due()).isEmpty();
         undo(done);
         assertThat(due()).containsExactly(Task.Kind.LOOK, Task.Kind.LOOK);
 
         in(() -> batches.lookUnchanged(other.code(), TODAY));
-        assertThatThrownBy(() -> in(() -> work.doesAll(all))).hasMessageContaining("no longer asks for that");
+        assertThatThrownBy(() -> in(() -> work.doesAll(all, TODAY))).hasMessageContaining("no longer asks for that");
         assertThat(in(() -> batches.find(one.code())).lastKnowingLook())
                 .as("none of them, since one could not be")
                 .isNull();
@@ -204,7 +205,7 @@ class RoundsTest {
         assertThat(water.act()).isEqualTo(CareAct.WATER_CHANGED);
         assertThat(water.why()).contains("nobody wrote down that it was done", "every 4 days or so");
 
-        RoundWork.Done done = in(() -> work.doesAll(List.of(water.key())));
+        RoundWork.Done done = in(() -> work.doesAll(List.of(water.key()), TODAY));
         assertThat(done.said()).isEqualTo("Done for 1 batch: " + jar.code() + ".");
         assertThat(cares()).isEmpty();
         undo(done);
@@ -232,7 +233,7 @@ class RoundsTest {
         assertThat(feed.why()).contains("12 young plants were potted");
         in(() -> batches.lose(batch.code(), move, 2, LossCause.ROT));
         assertThat(cares().get(0).why()).contains("10 young plants were potted");
-        in(() -> work.cares(CareAct.FED, batch.code(), feed.about()));
+        in(() -> work.cares(CareAct.FED, batch.code(), feed.about(), TODAY));
         assertThat(cares()).isEmpty();
     }
 
@@ -247,6 +248,11 @@ class RoundsTest {
                 .key();
         run(() -> putOffs.to(look, TODAY.plusDays(2), "the room is too cold"));
         assertThat(due()).isEmpty();
+        assertThat(in(rounds::today).later()).singleElement().satisfies(l -> {
+            assertThat(l.item().line()).contains("Skerry Lantern", "Look at 12");
+            assertThat(l.off().until()).isEqualTo(TODAY.plusDays(2));
+            assertThat(l.off().word()).isEqualTo("the room is too cold");
+        });
         assertThat(in(() -> putOffs.later(TODAY.plusDays(2)))).isEmpty();
         run(() -> putOffs.backToday(List.of(look)));
         assertThat(due()).containsExactly(Task.Kind.LOOK);
@@ -276,6 +282,58 @@ class RoundsTest {
                 .hasMessageContaining("Give a day");
         assertThatThrownBy(() -> run(() -> reminders.add("Whom?", null, "99w01-Z", Reminder.Event.OVER, null)))
                 .hasMessageContaining("99w01-Z");
+    }
+
+    @Test
+    void reminderToComeIsChangedOrDropped() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
+        run(() -> reminders.add("Ring about the sages", TODAY.plusDays(3), null, null, null));
+        run(() -> reminders.add("Tell Tern", null, batch.code(), Reminder.Event.READY, null));
+        List<Reminders.Waiting> waiting = in(() -> reminders.waiting(TODAY));
+        assertThat(waiting)
+                .extracting(Reminders.Waiting::what, Reminders.Waiting::on, Reminders.Waiting::code)
+                .containsExactly(
+                        tuple("Ring about the sages", TODAY.plusDays(3), ""), tuple("Tell Tern", null, batch.code()));
+        assertThatThrownBy(() -> run(() -> reminders.change(waiting.get(0).id(), "Ring", null)))
+                .hasMessageContaining("Give a day");
+        run(() -> reminders.change(waiting.get(0).id(), "Ring about the thymes", TODAY));
+        assertThat(remembered()).containsExactly("Ring about the thymes");
+        run(() -> reminders.drop(waiting.get(1).id()));
+        assertThat(in(() -> reminders.waiting(TODAY))).isEmpty();
+    }
+
+    @Test
+    void whatWasDoneYesterdayIsPressedForYesterday() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(40)));
+        LocalDate yesterday = TODAY.minusDays(1);
+        String water = cares().get(0).key();
+        in(() -> work.doesAll(List.of(Task.Kind.LOOK + " " + batch.code(), water), yesterday));
+        assertThat(in(() -> batches.find(batch.code())).lastKnowingLook()).isEqualTo(yesterday);
+        assertThat(in(() -> care.lastOf(batch.id())))
+                .extracting(CareBook.Last::on)
+                .containsExactly(yesterday);
+        assertThatThrownBy(() -> in(() -> work.doesAll(List.of(water), TODAY.plusDays(1))))
+                .isInstanceOf(InvalidField.class);
+    }
+
+    @Test
+    void twoTreatmentsOfOnePlantArePutOffEachByItself() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
+        for (String what : List.of("wipe", "soap")) {
+            run(() -> care.course(RoundWork.subject(batch), what, "mites", List.of(TODAY), TODAY.plusDays(7)));
+        }
+        List<Item> treatments = others("Treat");
+        assertThat(treatments).hasSize(2);
+        run(() -> putOffs.to(treatments.get(0).key(), TODAY.plusDays(1), null));
+        assertThat(others("Treat")).containsExactly(treatments.get(1));
+    }
+
+    private List<Item> others(String verb) {
+        return in(rounds::today).stops().stream()
+                .flatMap(s -> s.groups().stream())
+                .flatMap(g -> g.items().stream())
+                .filter(i -> i instanceof Item.OtherTask o && o.verb().equals(verb))
+                .toList();
     }
 
     private List<Item.CareTask> cares() {
@@ -350,7 +408,7 @@ class RoundsTest {
     }
 
     private RoundWork.Done press(Task.Kind kind, BatchView batch, Integer pieces, Integer plants) {
-        return in(() -> work.does(new RoundWork.Pressed(kind, batch.code(), null, false, pieces, plants)));
+        return in(() -> work.does(new RoundWork.Pressed(kind, batch.code(), null, false, pieces, plants, TODAY)));
     }
 
     private void undo(RoundWork.Done done) {

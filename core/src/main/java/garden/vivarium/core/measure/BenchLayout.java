@@ -1,10 +1,12 @@
 package garden.vivarium.core.measure;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SortedSet;
 import java.util.TreeSet;
 
@@ -126,31 +128,46 @@ public record BenchLayout(Map<String, Spot> spots, List<String> without) {
 
     private record Placed(Spot at, Size size) {
 
-        boolean meets(double x, double y, Size other, double gap) {
-            return x < at.x() + size.wide() + gap
-                    && at.x() < x + other.wide() + gap
-                    && y < at.y() + size.deep() + gap
-                    && at.y() < y + other.deep() + gap;
+        boolean isLevelWith(double y, Size other, double gap) {
+            return y < at.y() + size.deep() + gap && at.y() < y + other.deep() + gap;
+        }
+
+        boolean meets(double x, Size other, double gap) {
+            return x < at.x() + size.wide() + gap && at.x() < x + other.wide() + gap;
         }
     }
 
     /** The first free spot, from the left along the back, then further to the front: only beside or before what stands there need be tried. */
     private static Optional<Spot> free(Size bench, Size size, List<Placed> placed, double gap) {
-        SortedSet<Double> columns = new TreeSet<>(List.of(0.0));
         SortedSet<Double> rows = new TreeSet<>(List.of(0.0));
-        placed.forEach(p -> {
-            columns.add(p.at().x() + p.size().wide() + gap);
-            rows.add(p.at().y() + p.size().deep() + gap);
-        });
+        placed.forEach(p -> rows.add(p.at().y() + p.size().deep() + gap));
         for (double y : rows) {
-            for (double x : columns) {
-                if (x + size.wide() <= bench.wide() + 1e-9
-                        && y + size.deep() <= bench.deep() + 1e-9
-                        && placed.stream().noneMatch(p -> p.meets(x, y, size, gap))) {
-                    return Optional.of(new Spot(x, y));
-                }
+            if (y + size.deep() > bench.deep() + 1e-9) {
+                break;
+            }
+            OptionalDouble x = freeInRow(y, bench, size, placed, gap);
+            if (x.isPresent()) {
+                return Optional.of(new Spot(x.getAsDouble(), y));
             }
         }
         return Optional.empty();
+    }
+
+    /** From the left: whatever is in the way is passed by. */
+    private static OptionalDouble freeInRow(double y, Size bench, Size size, List<Placed> placed, double gap) {
+        List<Placed> level = new ArrayList<>();
+        for (Placed p : placed) {
+            if (p.isLevelWith(y, size, gap)) {
+                level.add(p);
+            }
+        }
+        level.sort(Comparator.comparingDouble(p -> p.at().x()));
+        double x = 0;
+        for (Placed p : level) {
+            if (p.meets(x, size, gap)) {
+                x = Math.max(x, p.at().x() + p.size().wide() + gap);
+            }
+        }
+        return x + size.wide() <= bench.wide() + 1e-9 ? OptionalDouble.of(x) : OptionalDouble.empty();
     }
 }
