@@ -14,7 +14,9 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -190,6 +192,24 @@ public class DoneCorrections {
     @Transactional
     public BatchView correctMove(
             String code, UUID pottingId, LocalDate day, int pieces, int youngPlants, Integer settled, String why) {
+        return correctMove(code, pottingId, day, pieces, youngPlants, settled, was -> was, why);
+    }
+
+    /**
+     * The same, and what they stand in.
+     *
+     * @param stands from what was written down of their pots to what is so; waits that it leaves go with the day of the move
+     */
+    @Transactional
+    public BatchView correctMove(
+            String code,
+            UUID pottingId,
+            LocalDate day,
+            int pieces,
+            int youngPlants,
+            Integer settled,
+            UnaryOperator<PottedIn> stands,
+            String why) {
         Batch batch = toChange.of(code);
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> !p.isAway())
@@ -214,10 +234,34 @@ public class DoneCorrections {
             pottings.delete(potting);
         } else {
             potting.correct(day, pieces, youngPlants, settled);
+            keepPots(batch, which, potting, was.stands(), stands.apply(was.stands()), why);
         }
         pottings.flush();
         histories.refresh(batch);
         return batch.view();
+    }
+
+    private void keepPots(Batch batch, String which, Potting potting, PottedIn was, PottedIn now, String why) {
+        if (!now.equals(was)) {
+            PottedIn moved = potting.view().stands();
+            // A wait that nobody typed anew goes with the day of the move.
+            potting.standsIn(now.waiting(
+                    Objects.equals(now.waterOn(), was.waterOn()) ? moved.waterOn() : now.waterOn(),
+                    Objects.equals(now.feedOn(), was.feedOn()) ? moved.feedOn() : now.feedOn()));
+            corrections.keep(
+                    batch.getId(),
+                    List.of(
+                            fact(which, "pot, mm", text(was.acrossMm()), text(now.acrossMm())),
+                            fact(which, "mix", words(was.mix()), words(now.mix())),
+                            fact(which, "first water", words(was.waterOn()), words(now.waterOn())),
+                            fact(which, "first feed", words(was.feedOn()), words(now.feedOn())),
+                            fact(which, "remark", words(was.remark()), words(now.remark()))),
+                    why);
+        }
+    }
+
+    private static String words(Object said) {
+        return said == null ? "" : said.toString();
     }
 
     private static String text(Integer number) {

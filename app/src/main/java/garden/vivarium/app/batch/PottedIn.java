@@ -30,13 +30,11 @@ public record PottedIn(
 
     /** The same, potted so many days later: water and feed follow. */
     PottedIn movedBy(long days) {
-        return new PottedIn(
-                acrossMm,
-                perPot,
-                mix,
-                placeId,
-                waterOn == null ? null : waterOn.plusDays(days),
-                feedOn == null ? null : feedOn.plusDays(days),
-                remark);
+        return waiting(waterOn == null ? null : waterOn.plusDays(days), feedOn == null ? null : feedOn.plusDays(days));
+    }
+
+    /** The same with other days of the first water and feed, or null. */
+    PottedIn waiting(LocalDate water, LocalDate feed) {
+        return new PottedIn(acrossMm, perPot, mix, placeId, water, feed, remark);
     }
 }

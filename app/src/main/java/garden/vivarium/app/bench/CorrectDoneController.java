@@ -114,10 +114,11 @@ class CorrectDoneController {
             @RequestParam int pieces,
             @RequestParam int youngPlants,
             @RequestParam(required = false) Integer settled,
+            @ModelAttribute StandsForm stands,
             @RequestParam(required = false) String why,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            corrections.correctMove(code, move, movedOn, pieces, youngPlants, settled, why);
+            corrections.correctMove(code, move, movedOn, pieces, youngPlants, settled, stands::over, why);
             return pieces == 0 && youngPlants == 0 ? "The move is taken back." : "The move is corrected.";
         });
     }

@@ -11,6 +11,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
+import garden.vivarium.core.plan.PotSetting;
 import garden.vivarium.core.plan.PottingUp;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
@@ -19,6 +20,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -69,6 +72,13 @@ class PotUpController {
         model.addAttribute("batch", batch);
         model.addAttribute("potting", potting);
         model.addAttribute("proposed", proposed);
+        model.addAttribute(
+                "setting",
+                PotSetting.of(
+                        batch.method(),
+                        batch.way().group(),
+                        batch.way().medium().equals("water"),
+                        potting.mix()));
         model.addAttribute("bags", guide.caution("compost").stream().toList());
         model.addAttribute("rows", ROWS);
         model.addAttribute("place", sheet.row().place());
@@ -106,6 +116,7 @@ class PotUpController {
             @RequestParam(required = false) String place,
             @RequestParam(defaultValue = "0") int waterAfter,
             @RequestParam(defaultValue = "0") int feedAfter,
+            @RequestParam(defaultValue = "") List<String> set,
             @RequestParam(required = false) String remark,
             RedirectAttributes next) {
         return FormActions.runAndGo(next, "/batches/" + code + "/pot", () -> {
@@ -122,7 +133,7 @@ class PotUpController {
                     stands,
                     waterAfter > 0 ? movedOn.plusDays(waterAfter) : null,
                     feedAfter > 0 ? movedOn.plusWeeks(feedAfter) : null,
-                    cut(remark, 300));
+                    remark(set, remark));
             List<Batches.Filled> filled = filled(pots, perPot, across, rest);
             batches.potUp(code, movedOn, filled);
             return new FormActions.Result(
@@ -148,6 +159,15 @@ class PotUpController {
             return new FormActions.Result(
                     Messages.text("PotUp.into", "pieces", pieces, "into", into), "/batches/" + code);
         });
+    }
+
+    /** Depth, stake, orientation, top dressing and whatever else, in a line; null for nothing. */
+    private static String remark(List<String> set, String remark) {
+        String said = Stream.concat(set.stream(), Stream.ofNullable(remark))
+                .filter(s -> s != null && !s.isBlank())
+                .map(String::strip)
+                .collect(Collectors.joining("; "));
+        return said.isEmpty() ? null : cut(said, 300);
     }
 
     private static String cut(String words, int most) {

@@ -117,6 +117,7 @@ class Care extends NurseryRow {
                 new CareView.Days(dueOn, doneOn, askOn),
                 new CareView.Result(outcome, outcomeOn),
                 course,
+                act,
                 personName,
                 Seen.mark(mark(), version));
     }

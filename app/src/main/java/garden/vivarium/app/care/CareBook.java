@@ -26,6 +26,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class CareBook {
 
     private static final int LONGEST = 300;
+    private static final int MOST_DAYS = 366;
+    private static final int MOST_TIMES = 60;
 
     private final CareRepository cares;
     private final CurrentNursery nursery;
@@ -75,12 +77,7 @@ public class CareBook {
         if (subjects.isEmpty()) {
             throw new InvalidField("scope", Messages.text("CareBook.nothing.there"));
         }
-        String what = detail == null || detail.isBlank()
-                ? act.done()
-                : Messages.text("CareBook.with", "act", act.done(), "detail", detail.strip());
-        if (what.length() > LONGEST) {
-            throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
-        }
+        String what = words(act, detail);
         return cares
                 .saveAll(subjects.stream()
                         .map(subject -> {
@@ -94,6 +91,56 @@ public class CareBook {
                 .map(Care::getId)
                 .toList();
     }
+
+    private static String words(CareAct act, String detail) {
+        boolean bare = detail == null || detail.isBlank();
+        if (act == CareAct.OTHER && bare) {
+            throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
+        }
+        String what = bare
+                ? act.done()
+                : act == CareAct.OTHER
+                        ? detail.strip()
+                        : Messages.text("CareBook.with", "act", act.done(), "detail", detail.strip());
+        if (what.length() > LONGEST) {
+            throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
+        }
+        return what;
+    }
+
+    /**
+     * The same act again and again: each time stands in the round on its day.
+     *
+     * @param day the day on which it was done now
+     * @param again every how many days, and how often still
+     * @return what was put down, to be taken back
+     * @throws InvalidField if it comes more often than daily, or more often than in a year
+     */
+    @Transactional
+    public List<UUID> again(CareAct act, String detail, List<Subject> subjects, LocalDate day, Again again) {
+        if (again.every() < 1
+                || again.every() > MOST_DAYS
+                || again.times() < 1
+                || again.times() > MOST_TIMES
+                || again.every() * again.times() > MOST_DAYS) {
+            throw new InvalidField("every", Messages.text("CareBook.again", "most", MOST_TIMES));
+        }
+        String what = words(act, detail);
+        List<Care> course = new ArrayList<>();
+        for (Subject subject : subjects) {
+            UUID one = UUID.randomUUID();
+            for (int i = 1; i <= again.times(); i++) {
+                Care care = new Care(subject, what, null, null, one, today.now());
+                care.is(act, null);
+                care.due(day.plusDays((long) i * again.every()));
+                course.add(care);
+            }
+        }
+        return cares.saveAll(course).stream().map(Care::getId).toList();
+    }
+
+    /** Every how many days, and how often. */
+    public record Again(int every, int times) {}
 
     /** Takes back what was written down by a slip, as if it never was. */
     @Transactional
@@ -170,14 +217,29 @@ public class CareBook {
         return cares.of(subject).stream().map(Care::view).toList();
     }
 
-    /** Says that due care was done today. */
+    /**
+     * Says that due care was done.
+     *
+     * @throws InvalidField if the day is ahead
+     */
     @Transactional
-    public CareView done(UUID id) {
+    public CareView done(UUID id, LocalDate day) {
+        today.refuseFuture("doneOn", day);
         Care care = care(id);
         if (!care.isDone()) {
-            care.done(today.date(), person());
+            care.done(day, person());
         }
         return care.view();
+    }
+
+    /** What is still due of a course is not asked for any more. */
+    @Transactional
+    public CareView noMore(UUID id) {
+        Care care = care(id);
+        CareView was = care.view();
+        List<Care> rest = care.course() == null ? List.of(care) : cares.findByCourse(care.course());
+        cares.deleteAll(rest.stream().filter(c -> !c.isDone()).toList());
+        return was;
     }
 
     /**

@@ -2,6 +2,7 @@ package garden.vivarium.app.care;
 
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -17,18 +18,34 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CareController {
 
     private final CareBook care;
+    private final Today today;
 
-    CareController(CareBook care) {
+    CareController(CareBook care, Today today) {
         this.care = care;
+        this.today = today;
     }
 
     @PostMapping("/{id}/done")
-    String done(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean stay, RedirectAttributes next) {
-        CareView done = care.done(id);
+    String done(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean stay,
+            @RequestParam(required = false) LocalDate on,
+            RedirectAttributes next) {
+        CareView done = care.done(id, on == null ? today.date() : on);
         next.addFlashAttribute(
                 "said",
                 Messages.text("CareController.done", "code", done.subject().code(), "what", done.what()));
-        return "redirect:" + (stay ? done.subject().sheet() : "/round");
+        return "redirect:" + (stay ? done.subject().sheet() : on == null ? "/round" : "/round?on=" + on);
+    }
+
+    @PostMapping("/{id}/no-more")
+    String noMore(@PathVariable UUID id, RedirectAttributes next) {
+        CareView dropped = care.noMore(id);
+        next.addFlashAttribute(
+                "said",
+                Messages.text(
+                        "CareController.no.more", "code", dropped.subject().code(), "what", dropped.what()));
+        return "redirect:/round";
     }
 
     @PostMapping("/{id}/correct")

@@ -1,5 +1,6 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.core.guide.CareAct;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -12,6 +13,7 @@ import java.util.UUID;
  * @param days when
  * @param result how it turned out
  * @param course common to the treatments of one course, else null
+ * @param act which of the acts that are asked for again; null for anything else
  * @param person who wrote it down
  * @param seen the mark of its forms
  */
@@ -23,6 +25,7 @@ public record CareView(
         Days days,
         Result result,
         UUID course,
+        CareAct act,
         String person,
         String seen) {
 

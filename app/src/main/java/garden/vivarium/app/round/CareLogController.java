@@ -54,13 +54,19 @@ class CareLogController {
             @RequestParam Scope scope,
             @RequestParam(required = false) String of,
             @RequestParam(required = false) UUID place,
+            @RequestParam(required = false) Integer every,
+            @RequestParam(required = false) Integer times,
             @RequestParam(defaultValue = "/round") String back,
             RedirectAttributes next) {
         String page = back.matches("/(batches|stock)/[\\w-]+") ? back : "/round";
         next.addFlashAttribute("openPlace", place);
         return FormActions.run(next, page, () -> {
             List<Subject> subjects = subjects(scope, of, place);
-            List<UUID> kept = care.log(act, detail, subjects, day, null);
+            List<UUID> kept = new ArrayList<>(care.log(act, detail, subjects, day, null));
+            if (every != null) {
+                kept.addAll(
+                        care.again(act, detail, subjects, day, new CareBook.Again(every, times == null ? 1 : times)));
+            }
             next.addFlashAttribute(
                     "undo",
                     new ArrayList<>(
@@ -72,7 +78,9 @@ class CareLogController {
                     "count",
                     subjects.size(),
                     "first",
-                    subjects.get(0).code());
+                    subjects.get(0).code(),
+                    "every",
+                    every == null ? 0 : every);
         });
     }
 

@@ -174,7 +174,7 @@ sealed interface Item {
      * Something that is done again and again for a batch or its young plants.
      *
      * @param act what
-     * @param about the move that it concerns, or null
+     * @param about the move that it concerns, the batch itself where its cover is opened by steps, or null
      * @param what in words, as "Change the water"
      * @param why the reason
      */
@@ -192,6 +192,7 @@ sealed interface Item {
             return switch (act) {
                 case FED -> Sort.FEED;
                 case AIRED -> Sort.AIR;
+                case CUT_BACK, STAKED, SNAPPED -> Sort.TEND;
                 default -> Sort.WATER;
             };
         }
@@ -226,6 +227,11 @@ sealed interface Item {
 
         static Action go(String word, String address) {
             return new Action(word, address, false, Map.of());
+        }
+
+        /** Whether it can be said of another day than today. */
+        public boolean hasDay() {
+            return address.endsWith("/done") && address.startsWith("/care/");
         }
 
         static Action send(String word, String address, Map<String, String> with) {

@@ -122,23 +122,29 @@ class OtherTasks {
     }
 
     private OtherTask treat(CareView c, Map<UUID, PlaceView> places, LocalDate day) {
+        boolean against = c.trouble().cause() != null;
         return new OtherTask(
                 places.get(c.subject().place()),
-                "Treat",
+                c.act() == null ? "Treat" : "Again",
                 new Subject(
                         c.subject().code(),
                         // Each by itself, so that one put off leaves the others.
                         c.subject().sheet() + "#care-" + c.id(),
-                        c.trouble().cause() == null
-                                ? ""
-                                : words.say(
+                        against
+                                ? words.say(
                                         "round.treat.against",
                                         "cause",
-                                        c.trouble().cause())),
+                                        c.trouble().cause())
+                                : ""),
                 c.what(),
-                words.say("round.treat.why", "due", c.days().due()),
+                words.say(
+                        c.act() == null ? "round.treat.why" : "round.again.why",
+                        "due",
+                        c.days().due()),
                 day.isAfter(c.days().due().plusDays(DAYS_UNTIL_PRESSING)),
-                List.of(Action.send("Done", "/care/" + c.id() + "/done", Map.of())));
+                List.of(
+                        Action.send("Done", "/care/" + c.id() + "/done", Map.of()),
+                        Action.send("No more", "/care/" + c.id() + "/no-more", Map.of())));
     }
 
     private OtherTask judge(CareView c, Map<UUID, PlaceView> places) {

@@ -15,6 +15,7 @@ import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
+import garden.vivarium.core.plan.CutBack;
 import garden.vivarium.core.plan.Weaning;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -89,10 +90,17 @@ class Upkeeps {
                         .map(PottingView::id)
                         .toList(),
                 day.minusDays(WEANED_FOR));
+        Map<UUID, Integer> heights = young.heights(moves.values().stream()
+                .flatMap(List::stream)
+                .filter(m -> m.settled() != null && m.standing() > 0)
+                .map(PottingView::id)
+                .toList());
+        open.forEach(r -> uncover(r, done, day).ifPresent(due::add));
         giving.forEach(b -> moves.getOrDefault(b.id(), List.of()).forEach(m -> {
             PlaceView place = places.getOrDefault(m.stands().placeId(), places.get(b.placeId()));
             due.addAll(young(b, m, place, done, day));
             wean(b, m, place, done, day, Optional.ofNullable(hung.get(m.id()))).ifPresent(due::add);
+            cutBack(b, m, place, done, heights.get(m.id())).ifPresent(due::add);
         }));
         return due;
     }
@@ -114,22 +122,68 @@ class Upkeeps {
                 task.pressing());
     }
 
+    /** Young plants that are tall enough branch when they are cut back. */
+    private Optional<CareTask> cutBack(BatchView b, PottingView move, PlaceView place, Done done, Integer heightMm) {
+        if (heightMm == null || done.ofMove(move.id(), CareAct.CUT_BACK)) {
+            return Optional.empty();
+        }
+        return CutBack.due(b.way().group(), heightMm)
+                .map(why -> new CareTask(
+                        place,
+                        b,
+                        CareAct.CUT_BACK,
+                        move.id(),
+                        words.say("round.cut.back", "plants", move.standing()),
+                        words.of(why),
+                        false));
+    }
+
+    /** The next step out of humid air while most that are rooted wait to be potted still. */
+    private Optional<CareTask> uncover(Benches.Row row, Done done, LocalDate day) {
+        BatchView b = row.batch();
+        if (!b.isStuck() || b.readyToMove() == 0 || !isUnderCover(b)) {
+            return Optional.empty();
+        }
+        int living = b.readyToMove() + b.counts().pending();
+        return Weaning.beforePotting(
+                        b.readyToMove(),
+                        living,
+                        b.earliestReady(),
+                        done.times(b.id(), CareAct.AIRED),
+                        done.lastOfMove(b.id(), CareAct.AIRED).filter(d -> !d.isBefore(b.earliestReady())))
+                .filter(d -> !day.isBefore(d.due()))
+                .map(d -> new CareTask(
+                        row.place(),
+                        b,
+                        CareAct.AIRED,
+                        b.id(),
+                        words.say("round.uncover", "step", words.of(d.step()), "plants", living),
+                        words.of(d.why()),
+                        false));
+    }
+
+    private boolean isUnderCover(BatchView b) {
+        return lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                .filter(p -> Weaning.isHumid(p.keeping().air().cover()))
+                .isPresent();
+    }
+
     /** The next step out of humid air, for young plants that rooted under a cover. */
     private Optional<CareTask> wean(
             BatchView b, PottingView move, PlaceView place, Done done, LocalDate day, Optional<LocalDate> hungOn) {
-        boolean humid = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
-                .filter(p -> Weaning.isHumid(p.keeping().air().cover()))
-                .isPresent();
-        if (!humid
+        if (!isUnderCover(b)
                 || move.standing() == 0
                 || move.settled() != null
                 || day.isAfter(move.movedOn().plusDays(WEANED_FOR))) {
             return Optional.empty();
         }
+        // What was opened before they were potted is open.
+        boolean before = done.times(b.id(), CareAct.AIRED) > done.times(move.id(), CareAct.AIRED);
+        UUID opened = before ? b.id() : move.id();
         return Weaning.next(
                         move.movedOn(),
-                        done.times(move.id(), CareAct.AIRED),
-                        done.lastOfMove(move.id(), CareAct.AIRED),
+                        done.times(opened, CareAct.AIRED),
+                        done.lastOfMove(opened, CareAct.AIRED),
                         hungOn)
                 .filter(d -> !day.isBefore(d.due()))
                 .map(d -> new CareTask(

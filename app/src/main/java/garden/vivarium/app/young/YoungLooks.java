@@ -235,6 +235,17 @@ public class YoungLooks {
         return hung;
     }
 
+    /** How high a usual plant of each move stood when it was measured last, in mm; without moves of which nobody measured it. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Integer> heights(Collection<UUID> moves) {
+        Map<UUID, Integer> last = new HashMap<>();
+        if (!moves.isEmpty()) {
+            measures.findByPottingIdInAndHeightMmNotNullOrderByMeasuredOn(moves)
+                    .forEach(m -> last.put(m.pottingId(), m.heightMm()));
+        }
+        return last;
+    }
+
     private String person() {
         return nursery.person().map(SignedIn::name).orElse("Vivarium");
     }

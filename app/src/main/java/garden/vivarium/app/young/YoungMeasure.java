@@ -32,6 +32,15 @@ class YoungMeasure extends NurseryRow {
         leaves = number;
     }
 
+    UUID pottingId() {
+        return pottingId;
+    }
+
+    /** Null where it was not measured. */
+    Integer heightMm() {
+        return heightMm;
+    }
+
     LocalDate measuredOn() {
         return measuredOn;
     }

@@ -10,6 +10,7 @@ import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.LookKind;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -150,5 +151,38 @@ class DoneCorrectionsTest extends AtANursery {
         assertThat(back.readyToMove()).isEqualTo(18);
         assertThat(back.settled()).isZero();
         assertThat(in(() -> book.pottings(batch.id()))).isEmpty();
+    }
+
+    @Test
+    void aMovePottedOnAnotherDayTakesItsWaitsAlong() {
+        BatchView batch = running(20, 60);
+        run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 18, 2)));
+        PottedIn pots = new PottedIn(70, 1, "coir", null, TODAY.minusDays(17), TODAY.plusDays(8), "a stake");
+        in(() -> {
+            batches.potUp(batch.code(), TODAY.minusDays(20), List.of(new Batches.Filled(10, 1, pots)));
+            return null;
+        });
+        UUID move = in(() -> book.pottings(batch.id())).get(0).id();
+
+        run(() -> corrections.correctMove(batch.code(), move, TODAY.minusDays(25), 10, 10, null, null));
+        PottedIn shifted = in(() -> book.pottings(batch.id())).get(0).stands();
+        assertThat(shifted.waterOn()).isEqualTo(TODAY.minusDays(22));
+        assertThat(shifted.feedOn()).isEqualTo(TODAY.plusDays(3));
+
+        // The first water is said anew; the feed is left, and goes with the day of the move.
+        run(() -> corrections.correctMove(
+                batch.code(),
+                move,
+                TODAY.minusDays(20),
+                10,
+                10,
+                null,
+                was -> new PottedIn(90, 1, "gritty mix", null, TODAY.minusDays(15), was.feedOn(), "no stake after all"),
+                "the other trays"));
+        PottedIn now = in(() -> book.pottings(batch.id())).get(0).stands();
+        assertThat(now)
+                .isEqualTo(new PottedIn(
+                        90, 1, "gritty mix", null, TODAY.minusDays(15), TODAY.plusDays(8), "no stake after all"));
+        assertThat(in(() -> batchCorrections.of(batch.id())).toString()).contains("coir", "gritty mix", "a stake");
     }
 }

@@ -45,13 +45,13 @@ class CareBookTest extends AtANursery {
 
         List<CareView> due = in(() -> care.due(TODAY));
         assertThat(due).extracting(CareView::what).containsExactly("treated, 1 of 2");
-        run(() -> care.done(due.get(0).id()));
+        run(() -> care.done(due.get(0).id(), TODAY));
         assertThat(in(() -> care.due(TODAY))).isEmpty();
         assertThat(in(() -> care.asking(TODAY.plusDays(60))))
                 .as("nothing is asked after the first of a course")
                 .isEmpty();
         CareView second = in(() -> care.due(TODAY.plusDays(9))).get(0);
-        run(() -> care.done(second.id()));
+        run(() -> care.done(second.id(), TODAY));
         assertThat(in(() -> care.asking(TODAY.plusDays(18)))).isEmpty();
         assertThat(in(() -> care.asking(TODAY.plusDays(19)))).hasSize(1);
         assertThat(in(() -> care.of(fuchsia.id())))
@@ -91,7 +91,7 @@ class CareBookTest extends AtANursery {
                 in(() -> care.did(fuchsia(), "misted", null, null, TODAY, 3)).id();
         assertThatThrownBy(() -> elsewhere(() -> care.turnedOut(mine, Outcome.WORKED)))
                 .isInstanceOf(NotFound.class);
-        assertThatThrownBy(() -> elsewhere(() -> care.done(mine))).isInstanceOf(NotFound.class);
+        assertThatThrownBy(() -> elsewhere(() -> care.done(mine, TODAY))).isInstanceOf(NotFound.class);
         assertThat(elsewhere(() -> care.of(fuchsia.id()))).isEmpty();
         assertThat(elsewhere(() -> care.asking(TODAY.plusDays(9)))).isEmpty();
     }

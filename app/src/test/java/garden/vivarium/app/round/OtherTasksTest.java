@@ -52,7 +52,7 @@ class ErrandsTest extends AtANursery {
                 TODAY));
         OtherTask treat = only("Treat");
         assertThat(treat.pressing()).isTrue();
-        run(() -> care.done(in(() -> care.due(TODAY)).get(0).id()));
+        run(() -> care.done(in(() -> care.due(TODAY)).get(0).id(), TODAY));
         assertThat(only("Worked?").actions()).hasSize(3);
 
         run(() -> stock.quarantine(fuchsia.id(), TODAY));

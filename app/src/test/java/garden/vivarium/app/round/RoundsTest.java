@@ -317,6 +317,57 @@ class RoundsTest {
     }
 
     @Test
+    void coverIsOpenedOnceMostAreRooted() {
+        BatchView batch = in(() -> batches.make(
+                Growing.newBatch(guide, "tip-in-plugs", parent, 10, TODAY.minusDays(30), TODAY.minusDays(30))));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(9), 6, 0)));
+        assertThat(airing()).as("six of ten").isEmpty();
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(8), 8, 0)));
+        Item.CareTask first = airing().get(0);
+        assertThat(first.what()).startsWith("Wedge the cover open").contains("10 pieces stand here");
+        assertThat(first.why()).contains("8 of 10 are rooted");
+        in(() -> work.doesAll(List.of(first.key()), TODAY.minusDays(5)));
+        assertThat(airing().get(0).what()).startsWith("Half open the cover");
+        in(() -> work.doesAll(List.of(airing().get(0).key()), TODAY));
+        assertThat(airing()).as("the last step waits some days").isEmpty();
+    }
+
+    @Test
+    void careThatIsAskedForAgainStandsInTheRoundUntilNobodyWantsIt() {
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
+        in(() -> care.again(
+                CareAct.FED,
+                "half strength",
+                List.of(RoundWork.subject(batch)),
+                TODAY.minusDays(14),
+                new CareBook.Again(14, 3)));
+        Item.OtherTask feed = (Item.OtherTask) others("Again").get(0);
+        assertThat(feed.what()).isEqualTo("fed: half strength");
+        assertThat(feed.why()).contains("one of a row that somebody asked for");
+        UUID due = in(() -> care.due(TODAY)).get(0).id();
+        in(() -> care.done(due, TODAY.minusDays(1)));
+        assertThat(others("Again")).isEmpty();
+        assertThat(in(() -> care.lastOf(batch.id())))
+                .containsExactly(new CareBook.Last("fed: half strength", TODAY.minusDays(1)));
+        UUID next = in(() -> care.due(TODAY.plusDays(14))).get(0).id();
+        in(() -> care.noMore(next));
+        assertThat(in(() -> care.due(TODAY.plusYears(1)))).isEmpty();
+        assertThat(in(() -> care.of(batch.id()))).hasSize(1);
+        for (CareBook.Again silly :
+                List.of(new CareBook.Again(0, 1), new CareBook.Again(1, 0), new CareBook.Again(30, 50))) {
+            assertThatThrownBy(() ->
+                            in(() -> care.again(CareAct.FED, null, List.of(RoundWork.subject(batch)), TODAY, silly)))
+                    .hasMessageContaining("every how many days");
+        }
+        assertThatThrownBy(() -> in(() -> care.log(CareAct.OTHER, " ", List.of(RoundWork.subject(batch)), TODAY, null)))
+                .hasMessageContaining("Say what was done");
+    }
+
+    private List<Item.CareTask> airing() {
+        return cares().stream().filter(c -> c.act() == CareAct.AIRED).toList();
+    }
+
+    @Test
     void twoTreatmentsOfOnePlantArePutOffEachByItself() {
         BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(1)));
         for (String what : List.of("wipe", "soap")) {

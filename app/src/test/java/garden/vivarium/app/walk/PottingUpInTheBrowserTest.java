@@ -27,7 +27,9 @@ class PottingUpInTheBrowserTest extends AtThePages {
         assertThat(browser.text("main p.lead")).isEqualTo("14 stand ready; 8 wait still and stay where they are.");
         assertThat(browser.value("pots")).isEqualTo("14");
         assertThat(browser.value("across")).isEqualTo("7");
-        assertThat(browser.text("aside")).contains("roots that grew in water", "litres of loose mix");
+        assertThat(browser.text("aside")).contains("roots that grew in water", "litres of loose mix", "uppermost root");
+        assertThat(browser.value("depth")).isEqualTo("uppermost root a finger under");
+        assertThat(browser.value("stake")).isEmpty();
         assertThat(browser.barriers()).isEmpty();
 
         browser.script("""
@@ -46,7 +48,7 @@ class PottingUpInTheBrowserTest extends AtThePages {
         browser.untilText("main .said", "11 pieces potted, 7 pots");
 
         assertThat(browser.texts("#moves tbody tr td:first-child"))
-                .anyMatch(t -> t.contains("7 cm pot, peat-free compost"))
+                .anyMatch(t -> t.contains("7 cm pot, peat-free compost") && t.contains("a finger under"))
                 .anyMatch(t -> t.contains("11 cm pot"));
         List<PottingView> moves = in(() -> book.pottings(jar.id()));
         assertThat(moves).extracting(PottingView::pieces).containsExactlyInAnyOrder(5, 6);

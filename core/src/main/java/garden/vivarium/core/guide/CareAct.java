@@ -9,7 +9,10 @@ public enum CareAct {
     FED("fed", "Feed"),
     SPRAYED("sprayed", "Spray"),
     AIRED("aired", "Air"),
-    STAKED("staked", "Stake");
+    STAKED("staked", "Stake"),
+    CUT_BACK("cut back", "Cut back"),
+    SNAPPED("dead or spent leaves taken off", "Take off dead leaves"),
+    OTHER("something else done", "Do");
 
     private final String done;
     private final String order;

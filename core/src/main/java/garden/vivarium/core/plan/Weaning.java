@@ -49,8 +49,13 @@ public final class Weaning {
         /** So many {@code days} after the move. */
         HARDENS,
         /** Leaves hung on {@code day}: it waits. */
-        HUNG
+        HUNG,
+        /** So many {@code rooted} of those {@code living}: the cover can be opened before they are potted. */
+        ROOTED
     }
+
+    /** So large a share of what lives must be rooted before the cover is opened over all of it. */
+    private static final double MOST = 0.7;
 
     private Weaning() {}
 
@@ -80,6 +85,26 @@ public final class Weaning {
                 rested.isPresent()
                         ? Statement.of(Reason.HUNG, "day", hungOn.orElseThrow())
                         : Statement.of(Reason.HARDENS, "days", step.day())));
+    }
+
+    /**
+     * The next step of a cover over pieces that are not potted yet: opened once most are rooted, since what has no roots cannot stand dry
+     * air.
+     *
+     * @param rooted pieces under it that are ready, 0 and up
+     * @param living all that live under it
+     * @param rootedOn since when the first of them is ready
+     * @param done how many steps were taken, 0 and up
+     * @param lastDone day of the last of them; empty where none was
+     * @return empty while fewer are rooted, or when the cover is off
+     */
+    public static Optional<Due> beforePotting(
+            int rooted, int living, LocalDate rootedOn, int done, Optional<LocalDate> lastDone) {
+        if (living < 1 || rooted < MOST * living) {
+            return Optional.empty();
+        }
+        return next(rootedOn, done, lastDone, Optional.empty())
+                .map(d -> new Due(d.step(), d.due(), Statement.of(Reason.ROOTED, "rooted", rooted, "living", living)));
     }
 
     /** Whether a cover, as a protocol has it in words, keeps the air humid until it is taken off: not "none" and no frame or shed. */

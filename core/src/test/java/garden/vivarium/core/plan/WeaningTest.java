@@ -63,4 +63,18 @@ class WeaningTest {
     void aLidOrABagIsHumidAndNoneIsNot(String cover, boolean humid) {
         assertThat(Weaning.isHumid(cover)).isEqualTo(humid);
     }
+
+    @Test
+    void coverOverWhatRootsStillIsOpenedWhenSevenInTenAreRooted() {
+        LocalDate ready = LocalDate.of(2026, 5, 1);
+        assertThat(Weaning.beforePotting(6, 10, ready, 0, Optional.empty())).isEmpty();
+        assertThat(Weaning.beforePotting(0, 0, ready, 0, Optional.empty())).isEmpty();
+        assertThat(Weaning.beforePotting(7, 10, ready, 0, Optional.empty())).hasValueSatisfying(d -> {
+            assertThat(d.step()).isEqualTo(Weaning.Step.AJAR);
+            assertThat(d.due()).isEqualTo(ready.plusDays(2));
+            assertThat(d.why().rule()).isEqualTo(Weaning.Reason.ROOTED);
+        });
+        assertThat(Weaning.beforePotting(7, 10, ready, 3, Optional.of(ready.plusDays(9))))
+                .isEmpty();
+    }
 }
