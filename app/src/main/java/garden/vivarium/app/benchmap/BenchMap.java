@@ -12,7 +12,13 @@ import java.util.UUID;
 record BenchMap(List<House> houses, List<Vessel> vessels) {
 
     /** A house, to the size of what lies in it. */
-    record House(String name, double x, double y, double wide, double deep, List<Bench> benches) {}
+    record House(String name, double x, double y, double wide, double deep, List<Bench> benches) {
+
+        /** The same elsewhere on the site. */
+        House at(double left, double back) {
+            return new House(name, left, back, wide, deep, benches);
+        }
+    }
 
     /**
      * A bench in a house.
@@ -25,7 +31,7 @@ record BenchMap(List<House> houses, List<Vessel> vessels) {
     record Bench(UUID id, String name, double x, double y, double wide, double deep, double trays, double taken) {}
 
     /**
-     * What stands on a bench.
+     * What stands on a bench. Of several batches in one vessel each has its share of it, side by side.
      *
      * @param place the bench; x and y are from its left back corner
      * @param columns cells of a row

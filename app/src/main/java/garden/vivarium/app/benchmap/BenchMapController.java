@@ -7,6 +7,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.measure.BenchLayout.Size;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.watch.PlaceFit;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
@@ -27,16 +28,18 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BenchMapController {
 
     private final BenchMaps maps;
+    private final BenchMoves moves;
 
-    BenchMapController(BenchMaps maps) {
+    BenchMapController(BenchMaps maps, BenchMoves moves) {
         this.maps = maps;
+        this.moves = moves;
     }
 
     @GetMapping
     String page(Model model) {
-        BenchMap map = maps.map();
-        model.addAttribute("map", map);
-        model.addAttribute("places", maps.places());
+        List<BenchMaps.Drawn> places = maps.places();
+        model.addAttribute("map", maps.map(places));
+        model.addAttribute("places", places);
         model.addAttribute("lights", PlaceFit.Light.values());
         return "benchmap/map";
     }
@@ -57,9 +60,9 @@ class BenchMapController {
     ResponseEntity<Answer> move(@RequestBody Moved moved) {
         try {
             switch (moved.what() == null ? "" : moved.what()) {
-                case "vessel" -> maps.put(moved.of(), moved.place(), moved.x(), moved.y());
-                case "bench" -> maps.putBench(UUID.fromString(moved.of()), moved.x(), moved.y());
-                case "house" -> maps.putHouse(moved.of(), moved.x(), moved.y());
+                case "vessel" -> moves.put(moved.of(), moved.place(), moved.x(), moved.y());
+                case "bench" -> moves.putBench(UUID.fromString(moved.of()), moved.x(), moved.y());
+                case "house" -> moves.putHouse(moved.of(), moved.x(), moved.y());
                 default -> throw new InvalidField("what", Messages.text("BenchMaps.far"));
             }
             return ResponseEntity.ok(new Answer("kept"));
@@ -83,7 +86,7 @@ class BenchMapController {
         return FormActions.run(next, "/benches/map", () -> {
             Optional<double[]> warmth = range("tempFrom", tempFrom, tempTo, Warmth.COLDEST, Warmth.WARMEST);
             Optional<double[]> humidity = range("humidityFrom", humidityFrom, humidityTo, 0, 100);
-            maps.describe(
+            moves.describe(
                     place,
                     house,
                     new Size(needed("wide", wide), needed("deep", deep)),

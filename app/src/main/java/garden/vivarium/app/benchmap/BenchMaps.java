@@ -6,10 +6,6 @@ import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.guide.GuideLookup;
-import garden.vivarium.app.platform.InvalidField;
-import garden.vivarium.app.platform.Messages;
-import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -20,7 +16,8 @@ import garden.vivarium.core.measure.BenchLayout.Size;
 import garden.vivarium.core.measure.BenchLayout.Spot;
 import garden.vivarium.core.watch.PlaceFit;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,10 +25,11 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Draws the map up, and moves what lies on it. */
+/** Draws the map up. */
 @Service
 public class BenchMaps {
 
@@ -40,13 +38,12 @@ public class BenchMaps {
 
     private static final double USUAL_WIDE = 224;
     private static final double AISLE = 70;
-    private static final double WALL = 40;
+    static final double WALL = 40;
     private static final double BETWEEN_HOUSES = 80;
     /** How much wider than high a map is, and half as much again for what rows leave empty. */
     private static final double SCREEN = 3;
 
     private static final double GAP = 1.5;
-    private static final double MOST_CM = 100_000;
 
     private final Benches benches;
     private final BatchBook book;
@@ -57,7 +54,6 @@ public class BenchMaps {
     private final VesselSpotRepository spots;
     private final GuideLookup lookup;
     private final Words words;
-    private final Today today;
 
     BenchMaps(
             Benches benches,
@@ -68,8 +64,7 @@ public class BenchMaps {
             HousePlanRepository houses,
             VesselSpotRepository spots,
             GuideLookup lookup,
-            Words words,
-            Today today) {
+            Words words) {
         this.benches = benches;
         this.book = book;
         this.whereabouts = whereabouts;
@@ -79,7 +74,6 @@ public class BenchMaps {
         this.spots = spots;
         this.lookup = lookup;
         this.words = words;
-        this.today = today;
     }
 
     /** A place with its plan; one that nobody drew has a usual bench in a house of its name's first part. */
@@ -122,17 +116,16 @@ public class BenchMaps {
         return new Size(wide, USUAL_DEEP);
     }
 
-    /** The map of today. */
+    /** The map of today, of all places. */
     @Transactional(readOnly = true)
-    BenchMap map() {
-        List<Drawn> places = places();
+    BenchMap map(List<Drawn> places) {
         Map<UUID, List<BenchMap.Vessel>> vessels = vessels(places);
         Map<String, List<Drawn>> byHouse =
                 places.stream().collect(Collectors.groupingBy(Drawn::house, LinkedHashMap::new, Collectors.toList()));
         Map<String, HousePlan> drawnHouses =
                 houses.findAll().stream().collect(Collectors.toMap(HousePlan::name, Function.identity()));
         List<BenchMap.House> all = new ArrayList<>();
-        byHouse.forEach((name, in) -> all.add(house(name, in, vessels, new Spot(0, 0), null)));
+        byHouse.forEach((name, in) -> all.add(house(name, in, vessels)));
         // Houses that nobody put anywhere stand in rows, about as wide as a screen.
         double row = Math.sqrt(SCREEN
                 * all.stream()
@@ -148,22 +141,15 @@ public class BenchMaps {
                 y += deepest + BETWEEN_HOUSES;
                 deepest = 0;
             }
-            all.set(
-                    i,
-                    house(
-                            house.name(),
-                            byHouse.get(house.name()),
-                            vessels,
-                            new Spot(x, y),
-                            drawnHouses.get(house.name())));
+            HousePlan put = drawnHouses.get(house.name());
+            all.set(i, put == null ? house.at(x, y) : house.at(put.x(), put.y()));
             x += house.wide() + BETWEEN_HOUSES;
             deepest = Math.max(deepest, house.deep());
         }
         return new BenchMap(all, vessels.values().stream().flatMap(List::stream).toList());
     }
 
-    private static BenchMap.House house(
-            String name, List<Drawn> places, Map<UUID, List<BenchMap.Vessel>> vessels, Spot next, HousePlan plan) {
+    private static BenchMap.House house(String name, List<Drawn> places, Map<UUID, List<BenchMap.Vessel>> vessels) {
         List<BenchMap.Bench> benches = new ArrayList<>();
         double y = AISLE;
         double wide = 0;
@@ -191,8 +177,7 @@ public class BenchMaps {
             wide = Math.max(wide, Math.max(left, WALL) + d.size().wide() + WALL);
             deep = Math.max(deep, back + d.size().deep() + WALL);
         }
-        return new BenchMap.House(
-                name, plan == null ? next.x() : plan.x(), plan == null ? next.y() : plan.y(), wide, deep, benches);
+        return new BenchMap.House(name, 0, 0, wide, deep, benches);
     }
 
     /** By place, what stands there. */
@@ -207,28 +192,96 @@ public class BenchMaps {
                 .toList();
         Map<UUID, String> letters =
                 book.drawn(rows.stream().map(r -> r.batch().id()).toList());
+        Map<UUID, UUID> shared = new HashMap<>();
+        whereabouts.vessels().forEach((vessel, all) -> all.forEach(b -> shared.put(b.id(), vessel)));
         Map<UUID, List<BenchMap.Vessel>> byPlace = new LinkedHashMap<>();
         rows.stream().collect(Collectors.groupingBy(r -> r.batch().placeId())).forEach((place, here) -> {
             Drawn d = drawn.get(place);
-            List<Box> boxes = here.stream()
-                    .map(r -> new Box(
-                            r.batch().code(),
-                            size(r.batch()),
-                            Optional.ofNullable(put.get(r.batch().id()))
-                                    .filter(s -> s.placeId().equals(place))
-                                    .map(VesselSpot::spot)))
+            Collection<List<Benches.Row>> together = here.stream()
+                    .collect(Collectors.groupingBy(
+                            r -> shared.getOrDefault(r.batch().id(), r.batch().id()),
+                            LinkedHashMap::new,
+                            Collectors.toList()))
+                    .values();
+            List<Box> boxes = together.stream()
+                    .map(all -> new Box(
+                            all.get(0).batch().code(),
+                            size(all.stream().map(Benches.Row::batch).toList()),
+                            spot(all, put, place)))
                     .toList();
             BenchLayout layout = BenchLayout.of(d.size(), boxes, GAP);
             byPlace.put(
                     place,
-                    here.stream()
-                            .map(r -> vessel(r, d, layout, letters.get(r.batch().id())))
+                    together.stream()
+                            .flatMap(all -> shares(all, d, layout, letters))
                             .toList());
         });
         return byPlace;
     }
 
-    private static int pieces(BatchView b) {
+    /** Where somebody put a vessel on this bench. */
+    private static Optional<Spot> spot(List<Benches.Row> together, Map<UUID, VesselSpot> put, UUID place) {
+        return together.stream()
+                .map(r -> put.get(r.batch().id()))
+                .filter(s -> s != null && s.placeId().equals(place))
+                .findFirst()
+                .map(VesselSpot::spot);
+    }
+
+    /** Each batch of a vessel with its share of it, side by side. */
+    private Stream<BenchMap.Vessel> shares(
+            List<Benches.Row> together, Drawn d, BenchLayout layout, Map<UUID, String> letters) {
+        List<BatchView> batches = together.stream().map(Benches.Row::batch).toList();
+        Size size = size(batches);
+        Optional<Spot> spot =
+                Optional.ofNullable(layout.spots().get(batches.get(0).code()));
+        // What found no room lies across the front edge, so that it is seen.
+        Spot at = spot.orElse(new Spot(0, d.size().deep() - size.deep() / 3));
+        return together.stream()
+                .map(r -> vessel(
+                        r,
+                        d,
+                        new BenchMap.Rect(
+                                at.x() + size.wide() * before(batches, r.batch()),
+                                at.y(),
+                                size.wide() * share(batches, r.batch()),
+                                size.deep()),
+                        spot.isPresent(),
+                        letters.get(r.batch().id()),
+                        batches.size() > 1));
+    }
+
+    private static double share(List<BatchView> together, BatchView batch) {
+        return pieces(batch)
+                / (double) together.stream().mapToInt(BenchMaps::pieces).sum();
+    }
+
+    /** The share of those that stand to its left. */
+    static double before(List<BatchView> together, BatchView batch) {
+        double left = 0;
+        for (BatchView other : together) {
+            if (other.id().equals(batch.id())) {
+                break;
+            }
+            left += share(together, other);
+        }
+        return left;
+    }
+
+    static Size size(List<BatchView> together) {
+        return together.size() == 1
+                ? size(together.get(0))
+                : together.stream()
+                        .filter(BatchView::isTray)
+                        .findFirst()
+                        .map(BenchMaps::size)
+                        .orElseGet(() -> BenchLayout.sizeOf(
+                                Optional.empty(),
+                                Optional.empty(),
+                                together.stream().mapToInt(BenchMaps::pieces).sum()));
+    }
+
+    static int pieces(BatchView b) {
         return b.isStuck() ? b.counts().pending() + b.readyToMove() : b.taken();
     }
 
@@ -239,12 +292,9 @@ public class BenchMaps {
                 pieces(b));
     }
 
-    private BenchMap.Vessel vessel(Benches.Row row, Drawn d, BenchLayout layout, String letters) {
+    private BenchMap.Vessel vessel(
+            Benches.Row row, Drawn d, BenchMap.Rect at, boolean placed, String letters, boolean shared) {
         BatchView b = row.batch();
-        Size size = size(b);
-        Spot spot = layout.spots().get(b.code());
-        // What found no room lies across the front edge, so that it is seen.
-        Spot at = spot == null ? new Spot(0, d.size().deep() - size.deep() / 3) : spot;
         Optional<Task> move = row.tasks().stream().filter(Task::isMove).findFirst();
         String mark = row.isBehind()
                 ? "behind"
@@ -262,8 +312,8 @@ public class BenchMaps {
                 b.code(),
                 b.plant(),
                 b.placeId(),
-                new BenchMap.Rect(at.x(), at.y(), size.wide(), size.deep()),
-                b.isTray() ? b.vessel().columns() : 0,
+                at,
+                b.isTray() && !shared ? b.vessel().columns() : 0,
                 letters == null ? byCount(b) : letters,
                 mark,
                 words.say(
@@ -275,9 +325,11 @@ public class BenchMaps {
                         "stuck",
                         b.isStuck(),
                         "mark",
-                        mark.isEmpty() ? "none" : mark),
+                        mark.isEmpty() ? "none" : mark,
+                        "shared",
+                        shared),
                 misfits,
-                spot != null);
+                placed);
     }
 
     /** Where nobody knows which piece is which. */
@@ -290,79 +342,5 @@ public class BenchMaps {
                 + "f".repeat(Math.min(signs, b.counts().pending()))
                 + "n".repeat(Math.max(0, b.counts().pending() - signs))
                 + "l".repeat(b.counts().lost() + b.counts().lostReady());
-    }
-
-    /**
-     * Puts a vessel somewhere: on another bench, which is a carrying, or elsewhere on its own.
-     *
-     * @throws InvalidField if there is no such place on the map
-     */
-    @Transactional
-    public void put(String code, UUID place, double x, double y) {
-        BatchView batch = book.entry(code).batch();
-        PlaceView to = stock.places().stream()
-                .filter(p -> p.id().equals(place))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("no such place"));
-        refuseFar(x, y);
-        if (!to.id().equals(batch.placeId())) {
-            whereabouts.carry(code, today.date(), to.name(), null, null);
-        }
-        VesselSpot spot = spots.findByBatchId(batch.id()).orElseGet(() -> new VesselSpot(batch.id()));
-        spot.stands(place, new Spot(x, y));
-        spots.save(spot);
-    }
-
-    /** Puts a bench elsewhere in its house. */
-    @Transactional
-    public void putBench(UUID place, double x, double y) {
-        refuseFar(x, y);
-        PlacePlan plan = plan(place);
-        plan.lies(Math.max(WALL, x), Math.max(WALL, y));
-        plans.save(plan);
-    }
-
-    /** Puts a house elsewhere on the site. */
-    @Transactional
-    public void putHouse(String name, double x, double y) {
-        refuseFar(x, y);
-        if (places().stream().noneMatch(d -> d.house().equals(name))) {
-            throw new NotFound("no such house");
-        }
-        HousePlan house = houses.findByName(name).orElseGet(() -> new HousePlan(name));
-        house.lies(x, y);
-        houses.save(house);
-    }
-
-    private static void refuseFar(double x, double y) {
-        if (!(Math.abs(x) <= MOST_CM) || !(Math.abs(y) <= MOST_CM)) {
-            throw new InvalidField("x", Messages.text("BenchMaps.far"));
-        }
-    }
-
-    /**
-     * Says what a bench is, and what air it has.
-     *
-     * @throws InvalidField if its size cannot be
-     */
-    @Transactional
-    public void describe(UUID place, String house, Size size, PlaceFit.Air air) {
-        if (!(size.wide() >= 10 && size.wide() <= 10_000 && size.deep() >= 10 && size.deep() <= 10_000)) {
-            throw new InvalidField("wide", Messages.text("BenchMaps.size"));
-        }
-        PlacePlan plan = plan(place);
-        plan.is(house == null || house.isBlank() ? plan.house() : house.strip(), size);
-        plan.has(air);
-        plans.save(plan);
-    }
-
-    private PlacePlan plan(UUID place) {
-        return plans.findByPlaceId(place).orElseGet(() -> {
-            Drawn drawn = places().stream()
-                    .filter(d -> d.place().id().equals(place))
-                    .min(Comparator.comparing(d -> d.place().name()))
-                    .orElseThrow(() -> new NotFound("no such place"));
-            return new PlacePlan(place, drawn.house(), drawn.size());
-        });
     }
 }

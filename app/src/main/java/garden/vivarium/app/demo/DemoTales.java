@@ -3,7 +3,7 @@ package garden.vivarium.app.demo;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
-import garden.vivarium.app.benchmap.BenchMaps;
+import garden.vivarium.app.benchmap.BenchMoves;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
@@ -41,7 +41,7 @@ class DemoTales {
     private static final int TOLD_OF_REST = 2;
 
     private final Stock stock;
-    private final BenchMaps maps;
+    private final BenchMoves maps;
     private final StockCounts counts;
     private final Batches batches;
     private final CareBook care;
@@ -54,7 +54,7 @@ class DemoTales {
 
     DemoTales(
             Stock stock,
-            BenchMaps maps,
+            BenchMoves maps,
             StockCounts counts,
             Batches batches,
             CareBook care,

@@ -12,10 +12,12 @@ import garden.vivarium.core.looks.Tallies;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -29,14 +31,93 @@ class SettlingRecord {
 
     private final BatchBook batches;
     private final YoungLookRepository looks;
+    private final YoungMarkRepository marks;
     private final Evidence evidence;
     private final GuideLookup lookup;
 
-    SettlingRecord(BatchBook batches, YoungLookRepository looks, Evidence evidence, GuideLookup lookup) {
+    SettlingRecord(
+            BatchBook batches,
+            YoungLookRepository looks,
+            YoungMarkRepository marks,
+            Evidence evidence,
+            GuideLookup lookup) {
         this.batches = batches;
         this.looks = looks;
+        this.marks = marks;
         this.evidence = evidence;
         this.lookup = lookup;
+    }
+
+    /**
+     * What young plants of a way have come to, and how long that took.
+     *
+     * @param what the way
+     * @param mark to what
+     * @param plants how many have, so far
+     * @param of how many young plants were set up in those moves
+     * @param first days after the move when the first had
+     * @param half days by which half of those that have, had
+     */
+    record Milestone(String what, String mark, int plants, int of, long first, long half) {}
+
+    /** By way and milestone, in the order of the plants' names. */
+    @Transactional(readOnly = true)
+    List<Milestone> milestones() {
+        return milestones(w -> true);
+    }
+
+    /** Of one way. */
+    @Transactional(readOnly = true)
+    List<Milestone> milestones(Way way) {
+        return milestones(way::equals);
+    }
+
+    private List<Milestone> milestones(Predicate<Way> which) {
+        List<YoungMark> reached = marks.findAll();
+        if (reached.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, PottingView> moves =
+                batches
+                        .pottings(reached.stream()
+                                .map(YoungMark::batchId)
+                                .distinct()
+                                .toList())
+                        .values()
+                        .stream()
+                        .flatMap(List::stream)
+                        .collect(Collectors.toMap(PottingView::id, Function.identity()));
+        Map<UUID, Way> ways = batches.kin().stream()
+                .filter(k -> which.test(k.way()))
+                .collect(Collectors.toMap(BatchBook.Kin::id, BatchBook.Kin::way));
+        Map<String, List<YoungMark>> by = reached.stream()
+                .filter(m -> ways.containsKey(m.batchId()) && moves.containsKey(m.pottingId()))
+                .collect(Collectors.groupingBy(
+                        m -> name(ways.get(m.batchId())) + "\n" + m.mark().ordinal(),
+                        TreeMap::new,
+                        Collectors.toList()));
+        return by.values().stream()
+                .map(all -> milestone(name(ways.get(all.get(0).batchId())), all, moves))
+                .toList();
+    }
+
+    private static Milestone milestone(String way, List<YoungMark> reached, Map<UUID, PottingView> moves) {
+        List<Long> days = reached.stream()
+                .flatMap(m ->
+                        Collections.nCopies(m.plants(), (long) days(moves.get(m.pottingId()), m.reachedOn())).stream())
+                .sorted()
+                .toList();
+        int of = reached.stream()
+                .map(YoungMark::pottingId)
+                .distinct()
+                .mapToInt(id -> moves.get(id).youngPlants())
+                .sum();
+        return new Milestone(
+                way, reached.get(0).mark().words(), days.size(), of, days.get(0), days.get((days.size() - 1) / 2));
+    }
+
+    private static String name(Way way) {
+        return way.plant() + ", " + way.words();
     }
 
     /** One line: of a medium, or of a way. */
@@ -57,7 +138,7 @@ class SettlingRecord {
     /** By way, plant by plant. */
     @Transactional(readOnly = true)
     List<Line> byWay() {
-        return lines(w -> w.plant() + ", " + w.words());
+        return lines(SettlingRecord::name);
     }
 
     private List<Line> lines(Function<Way, String> by) {

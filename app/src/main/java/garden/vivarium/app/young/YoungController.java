@@ -42,6 +42,7 @@ class YoungController {
     String settling(Model model) {
         model.addAttribute("media", settling.byMedium());
         model.addAttribute("ways", settling.byWay());
+        model.addAttribute("milestones", settling.milestones());
         return "young/settling";
     }
 

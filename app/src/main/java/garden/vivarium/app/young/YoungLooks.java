@@ -105,7 +105,8 @@ public class YoungLooks {
                                 m.plants(),
                                 m.personName()))
                         .toList(),
-                settling.of(batch.way()));
+                settling.of(batch.way()),
+                settling.milestones(batch.way()));
     }
 
     /**

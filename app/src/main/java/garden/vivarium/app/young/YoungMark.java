@@ -51,6 +51,10 @@ class YoungMark extends NurseryRow {
         this.personName = personName;
     }
 
+    UUID batchId() {
+        return batchId;
+    }
+
     UUID pottingId() {
         return pottingId;
     }

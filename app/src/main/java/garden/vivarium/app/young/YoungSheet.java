@@ -14,6 +14,7 @@ import java.util.UUID;
  * @param settleBy the day by which they should have settled
  * @param looks the last first
  * @param usual how many settle whose roots grew so
+ * @param came what others of their way have come to, and how long that took
  */
 record YoungSheet(
         BatchView batch,
@@ -23,7 +24,8 @@ record YoungSheet(
         List<Looked> looks,
         List<Measured> measures,
         List<Marked> marks,
-        Establishment usual) {
+        Establishment usual,
+        List<SettlingRecord.Milestone> came) {
 
     /** A look, and whether it was taken back. */
     record Looked(UUID id, YoungSeen seen, boolean settles, boolean withdrawn, String person) {}

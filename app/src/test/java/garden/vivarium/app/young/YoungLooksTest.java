@@ -2,6 +2,7 @@ package garden.vivarium.app.young;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.app.batch.BatchView;
@@ -89,6 +90,7 @@ class YoungLooksTest extends AtANursery {
     void marksAndMeasuresHaveTheirOwnDays() {
         PottingView move = potted(6);
 
+        assertThat(in(() -> settling.milestones())).isEmpty();
         run(() -> looks.mark(code, move.id(), YoungMark.Mark.SALEABLE, TODAY.minusDays(10), 4));
         run(() -> looks.measure(code, move.id(), TODAY.minusDays(5), 120, null, 9));
         assertThatThrownBy(() -> run(() -> looks.mark(code, move.id(), YoungMark.Mark.SALEABLE, TODAY, 3)))
@@ -176,5 +178,24 @@ class YoungLooksTest extends AtANursery {
             assertThat(now.lost().settled()).isNotNegative();
             assertThat(in(() -> batches.find(code)).settled()).isEqualTo(now.settled() == null ? 0 : now.standing());
         }
+    }
+
+    @Test
+    void whatTheyCameToIsToldByWayWithItsDays() {
+        PottingView move = potted(10);
+        run(() -> looks.mark(code, move.id(), YoungMark.Mark.SALEABLE, TODAY.minusDays(20), 2));
+        run(() -> looks.mark(code, move.id(), YoungMark.Mark.SALEABLE, TODAY.minusDays(10), 3));
+        run(() -> looks.mark(code, move.id(), YoungMark.Mark.FLOWERED, TODAY.minusDays(30), 1));
+        List<SettlingRecord.Milestone> came = in(() -> settling.milestones());
+        assertThat(came)
+                .extracting(
+                        SettlingRecord.Milestone::mark,
+                        SettlingRecord.Milestone::plants,
+                        SettlingRecord.Milestone::of,
+                        SettlingRecord.Milestone::first,
+                        SettlingRecord.Milestone::half)
+                .containsExactly(tuple("saleable", 5, 10, 20L, 30L), tuple("flowered", 1, 10, 10L, 10L));
+        assertThat(came.get(0).what()).contains("water");
+        assertThat(in(() -> looks.sheet(code, move.id())).came()).isEqualTo(came);
     }
 }
