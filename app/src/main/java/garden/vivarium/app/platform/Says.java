@@ -2,6 +2,9 @@ package garden.vivarium.app.platform;
 
 import garden.vivarium.core.Text;
 import java.math.BigDecimal;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
@@ -85,6 +88,14 @@ public class Says {
     /** "6", "6.25": two decimals at most, and none where there are none. */
     public String amount(double number) {
         return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);
+    }
+
+    /** To two figures, as one says a quantity that nobody measures closer: "7.1", "14", "350". */
+    public String rough(double number) {
+        return new BigDecimal(number)
+                .round(new MathContext(2, RoundingMode.HALF_UP))
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     /** "Tue 3 Nov", or "about Tue 3 Nov, 7 days more or less". */

@@ -40,6 +40,10 @@ class SaysTest {
         assertThat(says.amount(1234.5)).isEqualTo("1,234.5");
         assertThat(says.amount(6)).isEqualTo("6");
         assertThat(says.amount(6.254)).isEqualTo("6.25");
+        assertThat(says.rough(7.049)).isEqualTo("7");
+        assertThat(says.rough(14.46)).isEqualTo("14");
+        assertThat(says.rough(0.3761)).isEqualTo("0.38");
+        assertThat(says.rough(352)).isEqualTo("350");
         assertThat(says.work(1)).isEqualTo("1 minute");
         assertThat(says.work(9)).isEqualTo("9 minutes");
         assertThat(says.work(34)).isEqualTo("about 35 minutes");

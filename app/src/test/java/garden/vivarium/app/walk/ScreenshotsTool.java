@@ -84,7 +84,13 @@ class ScreenshotsTool {
             browser.size(390, 844, true);
             browser.open("/batches/" + code + "/check");
             browser.until(d -> browser.count(".cell") > 0);
+            // Without a connection, as it is in the far tunnel.
+            browser.script(
+                    "window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('offline'))");
+            browser.keys("2", Keys.ARROW_RIGHT, "2", Keys.ARROW_RIGHT, "1", Keys.ENTER, Keys.ENTER);
+            browser.untilText("[data-line]", "it is kept here");
             snap(browser, folder, "bench-mode-phone");
+            browser.script("window.fetch = window.realFetch");
             take(browser, folder, "round-phone", "/round");
         }
     }
