@@ -19,8 +19,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +34,8 @@ public class Stores implements Costs {
 
     private static final double LARGEST_AMOUNT = 1_000_000;
     private static final double MANY_POTS = 0.1;
+    private static final Pattern CAN =
+            Pattern.compile("(\\d{1,3}(?:[.,]\\d)?) ?(?:L\\b|litres?)", Pattern.CASE_INSENSITIVE);
 
     private final ShedItemRepository shed;
     private final Plans plans;
@@ -198,6 +203,45 @@ public class Stores implements Costs {
         ShedItem item = shed.findByName(name.strip()).orElseGet(() -> shed.save(new ShedItem(name.strip())));
         item.keep(amount, pack, price, made);
         return Messages.text("Stores.written.down", "name", name.strip());
+    }
+
+    /**
+     * Something in the shed.
+     *
+     * @param there how much
+     * @param pack what a pack holds, or null
+     * @param price what a pack costs, or null
+     */
+    public record AtHand(double there, Double pack, Double price) {}
+
+    /** What is in the shed under a name, whichever way it is written. */
+    @Transactional(readOnly = true)
+    public Optional<AtHand> atHand(String name) {
+        return shed.findAll().stream()
+                .filter(i -> i.name().equalsIgnoreCase(name))
+                .findFirst()
+                .map(i -> new AtHand(i.amount(), i.pack(), i.price()));
+    }
+
+    /** Litres of each watering can in the shed: whatever is kept there as a can of so many litres. */
+    @Transactional(readOnly = true)
+    public List<Double> cans() {
+        return names().stream()
+                .filter(n -> n.toLowerCase(Locale.ROOT).matches(".*\\bcans?\\b.*"))
+                .map(CAN::matcher)
+                .filter(Matcher::find)
+                .map(m -> Double.valueOf(m.group(1).replace(',', '.')))
+                .filter(litres -> litres > 0)
+                .toList();
+    }
+
+    /** Names of all of which there is some. */
+    @Transactional(readOnly = true)
+    public Set<String> names() {
+        return shed.findAll().stream()
+                .filter(i -> i.amount() > 0)
+                .map(ShedItem::name)
+                .collect(Collectors.toSet());
     }
 
     private Map<String, ShedItem> kept() {

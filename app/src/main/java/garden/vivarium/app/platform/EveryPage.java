@@ -44,7 +44,7 @@ class EveryPage {
         if (path.startsWith("/calendar")) {
             return "round";
         }
-        if (path.startsWith("/guide") || path.startsWith("/records")) {
+        if (path.startsWith("/guide") || path.startsWith("/sums") || path.startsWith("/records")) {
             return "shed";
         }
         return path.length() > 1 ? path.substring(1).split("/")[0] : "";

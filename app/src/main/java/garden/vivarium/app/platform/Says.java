@@ -2,7 +2,6 @@ package garden.vivarium.app.platform;
 
 import garden.vivarium.core.Text;
 import java.math.BigDecimal;
-import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.text.DecimalFormat;

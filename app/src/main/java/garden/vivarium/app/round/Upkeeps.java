@@ -7,6 +7,9 @@ import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.needs.Stores;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.round.Item.CareTask;
 import garden.vivarium.app.stock.PlaceView;
@@ -15,11 +18,14 @@ import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
+import garden.vivarium.core.measure.Pot;
 import garden.vivarium.core.plan.CutBack;
+import garden.vivarium.core.plan.Feeding;
 import garden.vivarium.core.plan.Weaning;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -28,6 +34,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What is done again and again: fresh water while pieces stand in it, the first water and feed of young plants. */
@@ -49,6 +56,9 @@ class Upkeeps {
     private final Whereabouts whereabouts;
     private final GuideLookup lookup;
     private final Guide guide;
+    private final People people;
+    private final Stores stores;
+    private final Says says;
     private final Words words;
 
     Upkeeps(
@@ -58,6 +68,9 @@ class Upkeeps {
             Whereabouts whereabouts,
             GuideLookup lookup,
             Guide guide,
+            People people,
+            Stores stores,
+            Says says,
             Words words) {
         this.care = care;
         this.book = book;
@@ -65,6 +78,9 @@ class Upkeeps {
         this.whereabouts = whereabouts;
         this.lookup = lookup;
         this.guide = guide;
+        this.people = people;
+        this.stores = stores;
+        this.says = says;
         this.words = words;
     }
 
@@ -99,6 +115,7 @@ class Upkeeps {
         giving.forEach(b -> moves.getOrDefault(b.id(), List.of()).forEach(m -> {
             PlaceView place = places.getOrDefault(m.stands().placeId(), places.get(b.placeId()));
             due.addAll(young(b, m, place, done, day));
+            nextFeed(b, m, place, done, day).ifPresent(due::add);
             wean(b, m, place, done, day, Optional.ofNullable(hung.get(m.id()))).ifPresent(due::add);
             cutBack(b, m, place, done, heights.get(m.id())).ifPresent(due::add);
         }));
@@ -247,6 +264,56 @@ class Upkeeps {
             first(CareAct.FED, feed, b, move, place, done, day).ifPresent(due::add);
         }
         return due;
+    }
+
+    /** After the first feed the next ones, as strong and as often as their kind wants, while days are long. */
+    private Optional<CareTask> nextFeed(BatchView b, PottingView move, PlaceView place, Done done, LocalDate day) {
+        Optional<LocalDate> last = Stream.of(
+                        done.lastOfMove(move.id(), CareAct.FED),
+                        done.last(b.id(), CareAct.FED).filter(d -> !d.isBefore(move.movedOn())))
+                .flatMap(Optional::stream)
+                .max(Comparator.naturalOrder());
+        if (last.isEmpty() || move.standing() == 0) {
+            return Optional.empty();
+        }
+        return Feeding.of(b.way().group(), day, people.hemisphere())
+                .filter(f -> !day.isBefore(last.get().plusDays(f.everyDays())))
+                .map(f -> new CareTask(
+                        place,
+                        b,
+                        CareAct.FED,
+                        move.id(),
+                        words.say(
+                                "round.feed",
+                                "quarter",
+                                f.share() < 0.5,
+                                "plants",
+                                move.standing(),
+                                "amount",
+                                amount(move)),
+                        words.say("round.feed.why", "last", last.get(), "every", f.everyDays()),
+                        false));
+    }
+
+    /** About how much they take, and of which can; empty where nobody said what they stand in. */
+    private String amount(PottingView move) {
+        if (move.stands().acrossMm() == null) {
+            return "";
+        }
+        double litres = Feeding.litres(
+                move.standing(), Pot.across(move.stands().acrossMm() / 10.0).litres());
+        return stores.cans().stream()
+                .filter(can -> can <= 4 * litres)
+                .max(Comparator.naturalOrder())
+                .map(can -> words.say(
+                        "round.feed.cans",
+                        "litres",
+                        says.rough(litres),
+                        "cans",
+                        says.rough(Math.max(0.25, Math.round(4 * litres / can) / 4.0)),
+                        "can",
+                        says.amount(can)))
+                .orElseGet(() -> words.say("round.feed.litres", "litres", says.rough(litres)));
     }
 
     private Optional<CareTask> first(

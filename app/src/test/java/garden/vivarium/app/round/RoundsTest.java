@@ -9,8 +9,10 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.batch.PottedIn;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.needs.Stores;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -62,6 +64,9 @@ class RoundsTest {
 
     @Autowired
     private CareBook care;
+
+    @Autowired
+    private Stores stores;
 
     @Autowired
     private BatchBook book;
@@ -235,6 +240,28 @@ class RoundsTest {
         assertThat(cares().get(0).why()).contains("10 young plants were potted");
         in(() -> work.cares(CareAct.FED, batch.code(), feed.about(), TODAY));
         assertThat(cares()).isEmpty();
+    }
+
+    @Test
+    void afterTheFirstFeedTheNextComesWithItsStrengthAndItsCan() {
+        in(() -> stores.keep("can, 9 L", 1.0, null, null, null));
+        BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 60, TODAY.minusDays(80)));
+        in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(60), 60, 0)));
+        PottedIn pots = new PottedIn(90, 1, "coir", null, null, TODAY.minusDays(20), null);
+        in(() -> batches.potUp(batch.code(), TODAY.minusDays(50), List.of(new Batches.Filled(60, 1, pots))));
+        UUID move = in(() -> book.pottings(batch.id())).get(0).id();
+        in(() -> batches.settle(batch.code(), move, TODAY.minusDays(30), 60));
+        in(() -> work.cares(CareAct.FED, batch.code(), move, TODAY.minusDays(13)));
+        assertThat(cares()).as("fed 13 days ago").isEmpty();
+        in(() -> work.cares(CareAct.FED, batch.code(), move, TODAY.minusDays(1)));
+        run(() -> care.of(batch.id()).forEach(c -> care.unlog(c.id())));
+        in(() -> work.cares(CareAct.FED, batch.code(), move, TODAY.minusDays(14)));
+        Item.CareTask feed = cares().get(0);
+        // 60 × 0.15 × 0.376 L = 3.4 L, two fifths of a 9 L can: half of one by quarters.
+        assertThat(feed.what())
+                .isEqualTo(
+                        "Feed 60 young plants, half the strength on the label: about 3.4 litres, 0.5 of a 9 litre can");
+        assertThat(feed.why()).contains("every 14 days");
     }
 
     @Test

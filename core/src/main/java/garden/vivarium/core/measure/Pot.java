@@ -7,7 +7,7 @@ package garden.vivarium.core.measure;
  * @param bottom radius of its base in cm, above 0
  * @param height in cm, above 0
  */
-public record Pot(double top, double bottom, double height) {
+public record Pot(double top, double bottom, double height) implements Container {
 
     /** A fill sinks by this factor as it is watered in, unless the recipe says otherwise. */
     public static final double SETTLING = 1.12;
@@ -27,6 +27,7 @@ public record Pot(double top, double bottom, double height) {
     }
 
     /** What it holds to the brim, in litres: the frustum πh(R² + Rr + r²)/3. */
+    @Override
     public double litres() {
         return frustum(top, bottom, height);
     }
@@ -38,9 +39,15 @@ public record Pot(double top, double bottom, double height) {
         return SETTLING * frustum(surface, bottom, filled);
     }
 
-    /** A top dressing of so many cm, in litres: the area of its mouth × depth. */
-    public double dressing(double cm) {
-        return Math.PI * top * top * cm / 1000;
+    @Override
+    public double upTo(double headspaceCm) {
+        double filled = Math.max(0, height - headspaceCm);
+        return frustum(bottom + (top - bottom) * filled / height, bottom, filled);
+    }
+
+    @Override
+    public double mouth() {
+        return Math.PI * top * top;
     }
 
     private static double frustum(double above, double below, double high) {

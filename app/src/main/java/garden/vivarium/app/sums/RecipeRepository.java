@@ -1,0 +1,12 @@
+package garden.vivarium.app.sums;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface RecipeRepository extends JpaRepository<Recipe, UUID> {
+
+    List<Recipe> findAllByOrderByNameAscVersionDesc();
+
+    List<Recipe> findByNameOrderByVersionDesc(String name);
+}

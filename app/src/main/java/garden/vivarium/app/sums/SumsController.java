@@ -1,0 +1,142 @@
+package garden.vivarium.app.sums;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.guide.CareAct;
+import garden.vivarium.core.measure.Mix;
+import garden.vivarium.core.measure.Pot;
+import garden.vivarium.core.measure.Strength;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The sums at the bench, each on a page whose address holds what was typed. */
+@Controller
+@RequestMapping("/sums")
+class SumsController {
+
+    private final Sums sums;
+    private final Recipes recipes;
+    private final BatchBook batches;
+    private final CareBook care;
+    private final Today today;
+
+    SumsController(Sums sums, Recipes recipes, BatchBook batches, CareBook care, Today today) {
+        this.sums = sums;
+        this.recipes = recipes;
+        this.batches = batches;
+        this.care = care;
+        this.today = today;
+    }
+
+    @GetMapping
+    String start() {
+        return "redirect:/sums/mix";
+    }
+
+    @GetMapping("/mix")
+    String mix(@RequestParam Map<String, String> typed, Model model) {
+        model.addAttribute("shapes", Sums.Shape.values());
+        model.addAttribute("recipes", recipes.all());
+        return page("mix", "mix", typed, () -> sums.mix(new Typed(typed)), model);
+    }
+
+    @GetMapping("/dilute")
+    String dilute(@RequestParam Map<String, String> typed, Model model) {
+        model.addAttribute("ways", Sums.By.values());
+        model.addAttribute("units", Sums.volumes());
+        model.addAttribute("strengths", Strength.values());
+        return page("dilute", "total", typed, () -> sums.dilution(new Typed(typed)), model);
+    }
+
+    @GetMapping("/feed")
+    String feed(@RequestParam Map<String, String> typed, Model model) {
+        model.addAttribute("units", Sums.volumes());
+        return page("feed", "n", typed, () -> sums.feed(new Typed(typed)), model);
+    }
+
+    @GetMapping("/air")
+    String air(@RequestParam Map<String, String> typed, Model model) {
+        return page("air", "warmth", typed, () -> sums.air(new Typed(typed)), model);
+    }
+
+    private static String page(
+            String kind, String asked, Map<String, String> typed, Supplier<Object> sum, Model model) {
+        Map<String, String> form = new TreeMap<>(typed);
+        model.addAttribute("kind", kind);
+        model.addAttribute("f", form);
+        model.addAttribute("batchCode", form.getOrDefault("batch", ""));
+        if (new Typed(typed).isAsked(asked)) {
+            try {
+                model.addAttribute("a", sum.get());
+            } catch (InvalidField wrong) {
+                model.addAttribute("wrong", wrong.field());
+                model.addAttribute("why", wrong.getMessage());
+            }
+        }
+        return "sums/" + kind;
+    }
+
+    @PostMapping("/{kind}/keep")
+    String keep(
+            @PathVariable String kind,
+            @RequestParam Map<String, String> typed,
+            @RequestParam(required = false) String batch,
+            RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/sums/" + (kind.matches("mix|dilute|feed") ? kind : "mix"), () -> {
+            String line = sums.line(kind, typed);
+            BatchView with = batches.ofCodes(List.of(batch == null ? "" : batch.strip())).stream()
+                    .findFirst()
+                    .orElseThrow(() -> new InvalidField(
+                            "batch", Messages.text("Reminders.no.such", "code", String.valueOf(batch))))
+                    .batch();
+            care.log(
+                    kind.equals("feed") ? CareAct.FED : CareAct.OTHER,
+                    line,
+                    List.of(new Subject(Subject.Kind.BATCH, with.id(), with.code(), with.placeId())),
+                    today.date(),
+                    null);
+            return new FormActions.Result(
+                    Messages.text("Sums.kept", "code", with.code(), "line", line), "/batches/" + with.code());
+        });
+    }
+
+    @PostMapping("/mix/recipe")
+    String keepRecipe(
+            @RequestParam(required = false) String name,
+            @RequestParam(required = false) String mix,
+            @RequestParam(required = false) String settling,
+            @RequestParam(required = false) String note,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/sums/mix", () -> {
+            if (mix == null) {
+                throw new InvalidField("mix", Messages.text("Sums.no.mix"));
+            }
+            double sinks = new Typed(Map.of("settling", settling == null ? "" : settling))
+                    .number("settling", Pot.SETTLING, 1, 2);
+            try {
+                RecipeView kept = recipes.keep(name, Mix.read(mix), sinks, note);
+                return Messages.text("Recipes.kept", "title", kept.title(), "parts", kept.parts());
+            } catch (InvalidField e) {
+                throw e;
+            } catch (IllegalArgumentException e) {
+                throw new InvalidField("mix", e.getMessage());
+            }
+        });
+    }
+}
