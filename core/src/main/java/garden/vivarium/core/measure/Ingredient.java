@@ -101,8 +101,9 @@ public final class Ingredient {
         double all = mix.parts().values().stream().mapToDouble(p -> p).sum();
         List<Without> found = new ArrayList<>();
         KNOWN.get(role.get()).stream()
-                .filter(other -> !missing.toLowerCase(Locale.ROOT).contains(other)
-                        && !other.contains(missing.toLowerCase(Locale.ROOT)))
+                .filter(other -> mix.parts().keySet().stream()
+                        .map(p -> p.toLowerCase(Locale.ROOT))
+                        .noneMatch(p -> p.contains(other) || other.contains(p)))
                 .sorted(Comparator.comparing((String other) -> atHand.stream()
                         .noneMatch(h -> h.toLowerCase(Locale.ROOT).contains(other))))
                 .limit(2)
