@@ -18,6 +18,7 @@ const starts = {
   "[data-progress]": () => import("./progress.js"),
   "[data-photo-form], [data-photo-slider]": () => import("./photo.js"),
   "[data-bench-map]": () => import("./benchmap/map.js"),
+  "[data-divide], [data-divide-picture]": () => import("./divide/divide.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

@@ -12,6 +12,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -26,18 +28,29 @@ public class BatchBook {
     private final Histories histories;
     private final OutlookText outlooks;
     private final Stages stages;
+    private final PieceFactRepository facts;
 
     BatchBook(
             BatchRepository batches,
             PottingRepository pottings,
             Histories histories,
             OutlookText outlooks,
-            Stages stages) {
+            Stages stages,
+            PieceFactRepository facts) {
         this.batches = batches;
         this.pottings = pottings;
         this.histories = histories;
         this.outlooks = outlooks;
         this.stages = stages;
+        this.facts = facts;
+    }
+
+    /** What each piece was when it was set, in words, by its number; without those that are as their batch is. */
+    @Transactional(readOnly = true)
+    public SortedMap<Integer, String> kindsOfPieces(UUID batch) {
+        SortedMap<Integer, String> kinds = new TreeMap<>();
+        facts.findByBatchIdAndKindNotNullOrderByPiece(batch).forEach(f -> kinds.put(f.piece(), f.kind()));
+        return kinds;
     }
 
     /**

@@ -26,4 +26,12 @@ class PieceFact extends NurseryRow {
         lengthMm = length;
         nodes = howManyNodes;
     }
+
+    int piece() {
+        return piece;
+    }
+
+    String kind() {
+        return kind;
+    }
 }

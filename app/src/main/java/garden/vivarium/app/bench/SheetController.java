@@ -90,6 +90,7 @@ class SheetController {
         model.addAttribute("from", from(sheet.batch()).orElse(null));
         model.addAttribute("causes", LossCause.values());
         model.addAttribute("stands", whereabouts.of(sheet.batch().id()));
+        model.addAttribute("kindsOfPieces", book.kindsOfPieces(sheet.batch().id()));
         List<String> with = whereabouts.with(code);
         model.addAttribute("with", with);
         model.addAttribute("fewTell", Sheets.fewTell(sheet).orElse(null));

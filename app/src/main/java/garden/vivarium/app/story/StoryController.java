@@ -16,9 +16,12 @@ import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.stock.Quarantine;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -36,6 +39,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class StoryController {
 
     private static final String COUNT = "count-";
+
+    /** Sorts of pieces that a plant is divided into. */
+    private static final Set<String> DIVIDED = Set.of("growths", "crowns", "eyes", "bulbs", "fans");
 
     private final Stories stories;
     private final Families families;
@@ -79,7 +85,9 @@ class StoryController {
         StorySheet sheet = stories.sheet(id);
         model.addAttribute("s", sheet);
         model.addAttribute("cautions", guide.cautions(sheet.plant().plant().grown()));
-        model.addAttribute("given", sorts.of(sheet.plant().plant().grown()));
+        List<PieceSort> given = sorts.of(sheet.plant().plant().grown());
+        model.addAttribute("given", given);
+        model.addAttribute("divisible", given.stream().anyMatch(s -> DIVIDED.contains(s.key())));
         model.addAttribute("corrected", corrections.of(id));
         model.addAttribute("photos", photos.ofStock(id));
         model.addAttribute("acts", CareAct.values());

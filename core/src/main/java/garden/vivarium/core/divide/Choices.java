@@ -75,8 +75,7 @@ public final class Choices {
     }
 
     private static void add(Map<Division, List<Purpose>> found, Purpose purpose, Optional<Division> division) {
-        division.ifPresent(
-                d -> found.computeIfAbsent(d, k -> new ArrayList<>()).add(purpose));
+        division.ifPresent(d -> found.computeIfAbsent(d, k -> new ArrayList<>()).add(purpose));
     }
 
     private static Division whole(Lying plant, Worth worth) {

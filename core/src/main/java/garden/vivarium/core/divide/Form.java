@@ -54,11 +54,21 @@ public enum Form {
         return step;
     }
 
-    /** What a plant of a group is, as most of that group are. */
-    public static Form of(String group) {
+    /**
+     * What a plant is made of, as most of its kind and group are.
+     *
+     * @param group the guide's key of the group
+     * @param kind the guide's key of the kind; empty where it is not known
+     */
+    public static Form of(String group, String kind) {
+        if (kind.contains("iris")) {
+            return RHIZOME_FANS;
+        }
+        if (kind.contains("daylily")) {
+            return FANS;
+        }
         return switch (group) {
-            case "orchid" -> CREEPING;
-            case "rhizome" -> RHIZOME_FANS;
+            case "clumping-orchid", "single-orchid", "rhizome" -> CREEPING;
             case "bulb" -> BULBS;
             default -> CROWNS;
         };

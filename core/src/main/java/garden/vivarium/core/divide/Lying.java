@@ -21,9 +21,8 @@ public record Lying(List<Growth> growths, List<Tie> ties) {
     public static final int MOST = 60;
 
     public Lying {
-        growths = growths.stream()
-                .sorted(Comparator.comparingInt(Growth::number))
-                .toList();
+        growths =
+                growths.stream().sorted(Comparator.comparingInt(Growth::number)).toList();
         ties = ties.stream()
                 .distinct()
                 .sorted(Comparator.comparingInt(Tie::a).thenComparingInt(Tie::b))
@@ -39,14 +38,15 @@ public record Lying(List<Growth> growths, List<Tie> ties) {
         }
         for (Tie t : ties) {
             if (!next.containsKey(t.a()) || !next.containsKey(t.b())) {
-                throw new IllegalArgumentException("a tie leads to growth %d or %d, which is not there"
-                        .formatted(t.a(), t.b()));
+                throw new IllegalArgumentException(
+                        "a tie leads to growth %d or %d, which is not there".formatted(t.a(), t.b()));
             }
             next.get(t.a()).add(t.b());
             next.get(t.b()).add(t.a());
         }
         if (!hangsTogether(growths.get(0).number(), next)) {
-            throw new IllegalArgumentException("some growths hang together with none: tie them, or draw them as another plant");
+            throw new IllegalArgumentException(
+                    "some growths hang together with none: tie them, or draw them as another plant");
         }
         if (growths.stream().allMatch(Growth::dead)) {
             throw new IllegalArgumentException("none of it lives");

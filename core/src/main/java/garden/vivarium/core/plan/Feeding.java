@@ -30,7 +30,8 @@ public record Feeding(int everyDays, double share) {
             "latex", WEAK,
             "tank-rosette", WEAK,
             "forest-cactus", WEAK_OFTEN,
-            "orchid", WEAK_OFTEN,
+            "clumping-orchid", WEAK_OFTEN,
+            "single-orchid", WEAK_OFTEN,
             "bedding", new Feeding(10, 0.5));
 
     /**

@@ -18,6 +18,7 @@ public record PotSetting(
         Statement depth, Optional<Statement> stake, Optional<Statement> orientation, Optional<Statement> dressing) {
 
     private static final Set<String> NECKED = Set.of("succulent", "cactus", "tank-rosette", "latex");
+    private static final Set<String> ORCHIDS = Set.of("clumping-orchid", "single-orchid");
     private static final Set<String> LEAFY = Set.of("soft", "bedding", "woody", "climbing-aroid", "runner");
 
     /** How deep. */
@@ -96,11 +97,11 @@ public record PotSetting(
                     "root piece" -> Depth.CROWN_LEVEL;
             case "fleshy stem or pad" -> Depth.SHALLOW;
             case "rhizome division", "back-bulb" ->
-                group.equals("orchid") || group.equals("rhizome") ? Depth.RHIZOME_ON_TOP : Depth.RHIZOME_COVERED;
+                ORCHIDS.contains(group) ? Depth.RHIZOME_ON_TOP : Depth.RHIZOME_COVERED;
             case "rhizome cutting" -> Depth.RHIZOME_COVERED;
             case "clump division", "tuber section" -> Depth.OLD_MARK;
             case "offset", "rooted offset" ->
-                NECKED.contains(group) || group.equals("orchid") ? Depth.NECK_AT_THE_SURFACE : Depth.CROWN_LEVEL;
+                NECKED.contains(group) || ORCHIDS.contains(group) ? Depth.NECK_AT_THE_SURFACE : Depth.CROWN_LEVEL;
             default ->
                 NECKED.contains(group)
                         ? Depth.SHALLOW
@@ -112,7 +113,7 @@ public record PotSetting(
         if (group.equals("climbing-aroid")) {
             return Stake.POLE;
         }
-        if (group.equals("orchid")) {
+        if (ORCHIDS.contains(group)) {
             return Stake.UNTIL_ROOTS_HOLD;
         }
         return method.equals("fleshy stem or pad") && (group.equals("cactus") || group.equals("latex"))

@@ -14,7 +14,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ChoicesTest {
 
     private static Choices.Choice choice(List<Choices.Choice> all, Choices.Purpose purpose) {
-        return all.stream().filter(c -> c.purposes().contains(purpose)).findFirst().orElseThrow();
+        return all.stream()
+                .filter(c -> c.purposes().contains(purpose))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Nine growths on two branches; the second ends dead. */
@@ -27,16 +30,25 @@ class ChoicesTest {
         Lying plant = new Lying(
                 growths,
                 List.of(
-                        new Tie(1, 2), new Tie(2, 3), new Tie(3, 4), new Tie(4, 5), new Tie(5, 6), new Tie(3, 7),
-                        new Tie(7, 8), new Tie(8, 9)));
+                        new Tie(1, 2),
+                        new Tie(2, 3),
+                        new Tie(3, 4),
+                        new Tie(4, 5),
+                        new Tie(5, 6),
+                        new Tie(3, 7),
+                        new Tie(7, 8),
+                        new Tie(8, 9)));
         List<Choices.Choice> all = Choices.of(plant, Form.CREEPING.worth(), 0.7, 1);
         Division kept = choice(all, Choices.Purpose.BEST_KEPT).division();
         Division.Piece best = kept.pieces().get(kept.kept());
         // Three or four growths a piece, and the living lead stays with the kept one.
         assertThat(best.growths()).contains(6);
         assertThat(best.living()).isGreaterThanOrEqualTo(4);
-        assertThat(all).allSatisfy(c -> assertThat(c.division().pieces())
-                .allSatisfy(p -> assertThat(p.living()).as("no pot for a dead end").isPositive()));
+        assertThat(all)
+                .allSatisfy(c -> assertThat(c.division().pieces())
+                        .allSatisfy(p -> assertThat(p.living())
+                                .as("no pot for a dead end")
+                                .isPositive()));
         assertThat(choice(all, Choices.Purpose.WHOLE).division().isUndivided()).isTrue();
     }
 
@@ -75,8 +87,7 @@ class ChoicesTest {
         List<Growth> eyes = IntStream.rangeClosed(1, 5)
                 .mapToObj(i -> new Growth(i, true, true, true, false))
                 .toList();
-        Lying tuber =
-                new Lying(eyes, List.of(new Tie(1, 2), new Tie(2, 3), new Tie(3, 4), new Tie(4, 5)));
+        Lying tuber = new Lying(eyes, List.of(new Tie(1, 2), new Tie(2, 3), new Tie(3, 4), new Tie(4, 5)));
         List<Choices.Choice> all = Choices.of(tuber, Form.EYES.worth(), 0.7, 1);
         assertThat(choice(all, Choices.Purpose.SURE_PIECES).division().pieces()).hasSize(5);
         assertThat(choice(all, Choices.Purpose.SOON_IN_FLOWER).division().pieces())
@@ -106,14 +117,23 @@ class ChoicesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"CREEPING, 3, 2, 3, 15", "CREEPING, 4, 2, 3, 18", "CROWNS, 1, 2, 4, 7", "CROWNS, 3, 2, 4, 11", "EYES, 60, 2, 5, 30"})
+    @CsvSource({
+        "CREEPING, 3, 2, 3, 15",
+        "CREEPING, 4, 2, 3, 18",
+        "CROWNS, 1, 2, 4, 7",
+        "CROWNS, 3, 2, 4, 11",
+        "EYES, 60, 2, 5, 30"
+    })
     void potsHoldThePieceAndWhatItGrowsInTwoSeasons(Form form, int growths, int seasons, double step, int cm) {
         assertThat(form.potCm(growths, seasons, step)).isEqualTo(cm);
     }
 
     @Test
     void eachGroupHasItsForm() {
-        assertThat(Form.of("orchid")).isEqualTo(Form.CREEPING);
-        assertThat(Form.of("clump")).isEqualTo(Form.CROWNS);
+        assertThat(Form.of("clumping-orchid", "cymbidium")).isEqualTo(Form.CREEPING);
+        assertThat(Form.of("rhizome", "bearded-iris")).isEqualTo(Form.RHIZOME_FANS);
+        assertThat(Form.of("clump", "daylily")).isEqualTo(Form.FANS);
+        assertThat(Form.of("clump", "")).isEqualTo(Form.CROWNS);
+        assertThat(Form.of("bulb", "")).isEqualTo(Form.BULBS);
     }
 }

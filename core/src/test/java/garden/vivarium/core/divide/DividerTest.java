@@ -81,7 +81,8 @@ class DividerTest {
                 assertThat(found.expected()).isCloseTo(Double.parseDouble(answer[3]), within(0.0005));
             }
         }
-        assertThat(pieces(Divider.best(creeping(), ORCHID, Ask.away(2)).orElseThrow()).split("\\|")[1])
+        assertThat(pieces(Divider.best(creeping(), ORCHID, Ask.away(2)).orElseThrow())
+                        .split("\\|")[1])
                 .isEqualTo("4 5 6 7");
     }
 
@@ -230,9 +231,10 @@ class DividerTest {
                 continue;
             }
             Worth worth = worth(random);
-            Division exact = Divider.best(plant, worth, Ask.of(Ask.Aim.MOST_PLANTS)).orElseThrow();
-            Division climbed = Divider.climbed(plant, worth, Ask.of(Ask.Aim.MOST_PLANTS))
-                    .orElseThrow();
+            Division exact =
+                    Divider.best(plant, worth, Ask.of(Ask.Aim.MOST_PLANTS)).orElseThrow();
+            Division climbed =
+                    Divider.climbed(plant, worth, Ask.of(Ask.Aim.MOST_PLANTS)).orElseThrow();
             all++;
             same += Math.abs(exact.expected() - climbed.expected()) < 1e-9 ? 1 : 0;
             worst = Math.min(worst, climbed.expected() / exact.expected());
@@ -261,7 +263,8 @@ class DividerTest {
                 List.of(new Growth(1, true, true, true, false), new Growth(2, true, true, true, false)),
                 List.of(new Tie(1, 2)));
         assertThat(Divider.best(two, ORCHID, Ask.away(2))).isEmpty();
-        assertThat(Divider.best(two, ORCHID, Ask.away(1)).orElseThrow().pieces()).hasSize(2);
+        assertThat(Divider.best(two, ORCHID, Ask.away(1)).orElseThrow().pieces())
+                .hasSize(2);
     }
 
     @Test
@@ -272,7 +275,8 @@ class DividerTest {
                         new Growth(2, true, false, true, false),
                         new Growth(3, true, true, true, false)),
                 List.of(new Tie(1, 2), new Tie(2, 3)));
-        Division whole = Divider.best(plant, ORCHID, Ask.of(Ask.Aim.SOON_IN_FLOWER)).orElseThrow();
+        Division whole =
+                Divider.best(plant, ORCHID, Ask.of(Ask.Aim.SOON_IN_FLOWER)).orElseThrow();
         assertThat(whole.isUndivided()).isTrue();
         assertThat(whole.pieces().get(0).living()).isEqualTo(2);
         assertThat(whole.pieces().get(0).chance()).isCloseTo(0.75, within(1e-12));
@@ -307,7 +311,8 @@ class DividerTest {
         Growth one = new Growth(1, true, true, true, false);
         Growth other = new Growth(2, true, true, true, false);
         assertThatThrownBy(() -> new Lying(List.of(one, other), List.of())).hasMessageContaining("hang together");
-        assertThatThrownBy(() -> new Lying(List.of(one), List.of(new Tie(1, 2)))).hasMessageContaining("not there");
+        assertThatThrownBy(() -> new Lying(List.of(one), List.of(new Tie(1, 2))))
+                .hasMessageContaining("not there");
         assertThatThrownBy(() -> new Lying(List.of(one, one), List.of())).hasMessageContaining("twice");
         assertThatThrownBy(() -> new Lying(List.of(), List.of())).hasMessageContaining("1 to 60");
         assertThatThrownBy(() -> new Lying(List.of(new Growth(1, true, true, true, true)), List.of()))

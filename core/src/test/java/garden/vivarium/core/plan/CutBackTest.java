@@ -15,7 +15,7 @@ class CutBackTest {
         "woody, 149, false",
         "woody, 150, true",
         "cactus, 900, false",
-        "orchid, 300, false",
+        "clumping-orchid, 300, false",
         "bulb, 300, false"
     })
     void onlyTallEnoughAndOnlyWhatBranches(String group, int heightMm, boolean due) {

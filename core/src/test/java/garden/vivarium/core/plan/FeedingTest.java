@@ -14,7 +14,7 @@ class FeedingTest {
     private static final LocalDate JUNE = LocalDate.of(2026, 6, 15);
 
     @ParameterizedTest
-    @CsvSource({"soft, 14, 0.5", "bedding, 10, 0.5", "cactus, 28, 0.25", "orchid, 14, 0.25", "clump, 14, 0.5"})
+    @CsvSource({"soft, 14, 0.5", "bedding, 10, 0.5", "cactus, 28, 0.25", "clumping-orchid, 14, 0.25", "clump, 14, 0.5"})
     void isWeakerAndRarerForWhatLivesOnLittle(String group, int days, double share) {
         assertThat(Feeding.of(group, JUNE, Hemisphere.NORTH)).hasValue(new Feeding(days, share));
     }

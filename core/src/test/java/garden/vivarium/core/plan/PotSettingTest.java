@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PotSettingTest {
 
@@ -17,8 +18,8 @@ class PotSettingTest {
             softwood cutting,   woody,          false, AS_IT_STOOD,         -,                -,                 -
             offset,             succulent,      false, NECK_AT_THE_SURFACE, -,                -,                 GRIT
             fleshy stem or pad, cactus,         false, SHALLOW,             TOP_HEAVY,        -,                 GRIT
-            rhizome division,   orchid,         false, RHIZOME_ON_TOP,      UNTIL_ROOTS_HOLD, OLDEST_TO_THE_RIM, -
-            rhizome division,   rhizome,        false, RHIZOME_ON_TOP,      -,                OLDEST_TO_THE_RIM, -
+            rhizome division,   clumping-orchid,false, RHIZOME_ON_TOP,      UNTIL_ROOTS_HOLD, OLDEST_TO_THE_RIM, -
+            rhizome division,   rhizome,        false, RHIZOME_COVERED,     -,                OLDEST_TO_THE_RIM, -
             rhizome division,   clump,          false, RHIZOME_COVERED,     -,                OLDEST_TO_THE_RIM, -
             stem section,       climbing-aroid, true,  COVER_THE_ROOTS,     POLE,             ROOTS_TO_THE_POLE, -
             leaf section,       rosette,        false, CROWN_LEVEL,         -,                -,                 -
@@ -34,6 +35,28 @@ class PotSettingTest {
         assertThat(set.stake().map(s -> s.rule().toString())).isEqualTo(Optional.ofNullable(stake));
         assertThat(set.orientation().map(s -> s.rule().toString())).isEqualTo(Optional.ofNullable(way));
         assertThat(set.dressing().map(s -> s.rule().toString())).isEqualTo(Optional.ofNullable(dressing));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "succulent",
+                "cactus",
+                "tank-rosette",
+                "latex",
+                "clumping-orchid",
+                "single-orchid",
+                "soft",
+                "bedding",
+                "woody",
+                "climbing-aroid",
+                "runner",
+                "insect-eater",
+                "bulb",
+                "forest-cactus"
+            })
+    void whatIsSaidOfAGroupIsSaidOfOneThatThereIs(String group) {
+        assertThat(Guide.load().group(group)).isPresent();
     }
 
     @Test

@@ -1,0 +1,127 @@
+package garden.vivarium.app.divide;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.photo.Photos;
+import garden.vivarium.app.platform.Figures;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.divide.Form;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.Protocol;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The division planner of a stock plant; its address holds the drawing. */
+@Controller
+@RequestMapping("/stock/{id}/divide")
+class DivideController {
+
+    private static final int SURE = 70;
+
+    private final Divisions divisions;
+    private final Photos photos;
+    private final Stock stock;
+    private final Guide guide;
+
+    DivideController(Divisions divisions, Photos photos, Stock stock, Guide guide) {
+        this.divisions = divisions;
+        this.photos = photos;
+        this.stock = stock;
+        this.guide = guide;
+    }
+
+    @GetMapping
+    String page(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String drawn,
+            @RequestParam(required = false) Form form,
+            @RequestParam(required = false) String sure,
+            @RequestParam(required = false) String away,
+            @RequestParam(required = false) String step,
+            Model model) {
+        StockPlantView plant = divisions.plant(id);
+        Form of = form == null ? Form.of(plant.plant().group(), plant.plant().kind()) : form;
+        List<Protocol> ways = divisions.ways(plant);
+        model.addAttribute("plant", plant);
+        model.addAttribute("form", of);
+        model.addAttribute("forms", Form.values());
+        model.addAttribute("ways", ways);
+        model.addAttribute("drawn", drawn == null ? "" : drawn);
+        model.addAttribute("sure", sure == null ? SURE : sure);
+        model.addAttribute("away", away == null ? 1 : away);
+        model.addAttribute("step", step == null ? of.step() : step);
+        model.addAttribute("places", stock.places());
+        model.addAttribute("photos", photos.ofStock(id));
+        model.addAttribute("done", divisions.done(id));
+        model.addAttribute(
+                "cautions",
+                ways.stream()
+                        .findFirst()
+                        .map(p -> guide.cautions(plant.plant().grown(), p))
+                        .orElseGet(() -> guide.caution("blade").stream().toList()));
+        if (drawn != null || form != null) {
+            try {
+                model.addAttribute("sheet", divisions.judge(plant, asked(drawn, of, sure, away, step)));
+            } catch (InvalidField wrong) {
+                model.addAttribute("wrong", wrong.field());
+                model.addAttribute("why", wrong.getMessage());
+            }
+        }
+        return "divide/divide";
+    }
+
+    private static Divisions.Asked asked(String drawn, Form form, String sure, String away, String step) {
+        return new Divisions.Asked(
+                Drawn.read(drawn),
+                form,
+                (int) within("sure", Figures.decimal("sure", sure), SURE, 10, 99),
+                (int) within("away", Figures.decimal("away", away), 1, 1, 40),
+                within("step", Figures.decimal("step", step), form.step(), 0.5, 50));
+    }
+
+    private static double within(String field, Double typed, double usual, double least, double most) {
+        double value = typed == null ? usual : typed;
+        if (!(value >= least && value <= most)) {
+            throw new InvalidField(
+                    field, Messages.text("PotUp.number", "typed", String.valueOf(typed), "least", least, "most", most));
+        }
+        return value;
+    }
+
+    @PostMapping
+    String divide(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String drawn,
+            @RequestParam Form form,
+            @RequestParam(required = false) String sure,
+            @RequestParam(required = false) String away,
+            @RequestParam(required = false) String step,
+            @RequestParam int card,
+            @RequestParam(required = false) String protocol,
+            @RequestParam LocalDate dividedOn,
+            @RequestParam(required = false) String place,
+            @RequestParam(defaultValue = "false") boolean keep,
+            RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/stock/" + id + "/divide", () -> {
+            BatchView batch = divisions.divide(
+                    id,
+                    asked(drawn, form, sure, away, step),
+                    new Divisions.Order(card, protocol, dividedOn, place, keep));
+            return new FormActions.Result(
+                    Messages.text("Divisions.done", "pieces", batch.taken(), "code", batch.code()),
+                    "/batches/" + batch.code());
+        });
+    }
+}

@@ -1,0 +1,41 @@
+package garden.vivarium.app.divide;
+
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.divide.Division;
+import garden.vivarium.core.divide.Worth;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * What the planner says of a plant as it was drawn.
+ *
+ * @param worth of its pieces here
+ * @param factor by which the nursery's own record scales what is usual
+ * @param against what speaks against dividing it now
+ * @param cards the divisions to choose from, leaving it whole the last
+ */
+record DivideSheet(Worth worth, double factor, List<Statement> against, List<Card> cards) {
+
+    /**
+     * One division.
+     *
+     * @param number by which it is chosen, from 0
+     * @param title what it is the best for, in words
+     * @param pieces of it
+     * @param cuts in words, as "3 from 4"
+     */
+    record Card(int number, String title, Division division, List<PieceCard> pieces, List<String> cuts) {}
+
+    /**
+     * One piece.
+     *
+     * @param letter by which it is called
+     * @param kept whether it is the best of them
+     * @param potCm the pot that it wants
+     * @param stake whether it must be tied until roots hold it
+     */
+    record PieceCard(String letter, Division.Piece piece, boolean kept, int potCm, boolean stake) {}
+
+    /** A division that was done. */
+    record Done(String batchCode, LocalDate on, String drawn, String cuts, String person) {}
+}

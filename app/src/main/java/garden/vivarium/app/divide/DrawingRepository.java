@@ -1,0 +1,10 @@
+package garden.vivarium.app.divide;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface DrawingRepository extends JpaRepository<Drawing, UUID> {
+
+    List<Drawing> findByStockPlantIdOrderByMadeAtDesc(UUID plant);
+}

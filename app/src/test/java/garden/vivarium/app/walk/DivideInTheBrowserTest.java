@@ -1,0 +1,116 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.stock.Protection;
+import garden.vivarium.app.stock.StockCounts;
+import garden.vivarium.app.stock.StockPlantForm;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.timing.Climate;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A rhizome is drawn by keys and by touch, its cuts chosen, and the pieces potted in one press. */
+class DivideInTheBrowserTest extends AtThePages {
+
+    @Autowired
+    private StockCounts counts;
+
+    private StockPlantView orchid() {
+        return in(() -> {
+            StockPlantView made = stock.add(new StockPlantForm(
+                    "Cymbidium ‘Harbour Light’",
+                    "clumping-orchid",
+                    Protection.FREE,
+                    "raised here",
+                    new StockPlantForm.Stands("Bench", Climate.HEATED),
+                    new StockPlantForm.Condition(9, StockState.GROWING, null),
+                    null));
+            return counts.look(
+                    made.id(), TODAY.minusDays(3), null, Map.of("growths", 9), null, StockState.GROWING, null);
+        });
+    }
+
+    @Test
+    void aRhizomeIsDrawnByKeysDividedAndPotted() {
+        StockPlantView orchid = orchid();
+        browser.open("/stock/" + orchid.id());
+        browser.follow("Divide");
+        browser.press("#draw button.main");
+        browser.untilText("main .error", "Draw the plant first");
+
+        // 1–2–3–4–5–6 and 4–7–8–9; roots on 3, 4, 5, 6, 8, 9; 1 and 2 leafless.
+        browser.untilText("[data-divide-said]", "Press n for the first growth");
+        browser.script("document.querySelector('[data-divide] svg').focus()");
+        browser.keys("n", "r", "f", "n", "r", "f", "nnnn");
+        browser.keys(Keys.ARROW_LEFT, Keys.ARROW_LEFT);
+        browser.untilText("[data-divide-said]", "Chosen is 4");
+        browser.keys("b", "r", "l", "nn");
+        browser.untilText("[data-divide-said]", "9 drawn. Chosen is 9: roots, a lead.");
+        assertThat(browser.value("drawn")).contains("1,60,200,;", "|1-2,2-3,3-4,4-5,5-6,4-7,7-8,8-9");
+        browser.type("away", "2");
+        browser.press("#draw button.main");
+        browser.untilText("main", "Few large or many small");
+        assertThat(browser.texts(".divide-card h3"))
+                .containsExactly(
+                        "2 for others, the best for yourself",
+                        "Most pieces that are sure",
+                        "Most plants",
+                        "Soonest in flower; left whole");
+        String sure = browser.texts(".divide-card").get(1);
+        assertThat(sure).contains("3 pieces: 2.4 plants", "A", "1, 2, 3, 4", "76%", "Cut 4 from 5, 4 from 7.");
+        assertThat(browser.texts(".divide-card").get(0)).contains("B best", "4, 5, 6, 7", "95%", "58%");
+        assertThat(browser.count(".divide-card .d-cut"))
+                .as("two cuts, two, and four")
+                .isEqualTo(8);
+        assertThat(browser.barriers()).isEmpty();
+
+        browser.script("document.querySelectorAll('[name=card]')[0].click()");
+        browser.press(".divide-cards ~ .row-end button.main");
+        browser.untilText("main .said", "2 pieces are potted as");
+        String code = browser.path().replace("/batches/", "");
+        BatchView batch = in(() -> batches.find(code));
+        assertThat(batch.taken()).isEqualTo(2);
+        assertThat(browser.text("main")).contains("3 growths, 1 with roots", "2 growths, 2 with roots, a lead");
+        assertThat(in(() -> stock.find(orchid.id()).orElseThrow()).counts().stream()
+                        .filter(b -> b.sort().equals("growths"))
+                        .findFirst()
+                        .orElseThrow()
+                        .pieces())
+                .as("the best piece of four stays")
+                .isEqualTo(4);
+        browser.open("/stock/" + orchid.id() + "/divide");
+        assertThat(browser.text("section[aria-labelledby=done]")).contains(code);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void byTouchOnAPhone() {
+        StockPlantView orchid = orchid();
+        browser.size(390, 844, true);
+        browser.open("/stock/" + orchid.id() + "/divide");
+        browser.untilText("[data-divide-said]", "Press n for the first growth");
+        browser.script("""
+                const svg = document.querySelector('[data-divide] svg');
+                const touch = (x, y) => {
+                  const box = svg.getBoundingClientRect();
+                  const at = { clientX: box.left + x / 860 * box.width, clientY: box.top + y / 400 * box.height, bubbles: true, pointerId: 1 };
+                  svg.dispatchEvent(new PointerEvent('pointerdown', at));
+                  svg.dispatchEvent(new PointerEvent('pointerup', at));
+                };
+                touch(100, 200); touch(200, 200); touch(300, 210); touch(400, 200); touch(200, 200);
+                document.querySelector('[data-divide-do=r]').click();""");
+        browser.untilText("[data-divide-said]", "4 drawn. Chosen is 2: no roots.");
+        browser.press("#draw button.main");
+        browser.untilText("main", "Few large or many small");
+        assertThat(browser.text("main")).containsIgnoringCase("left whole");
+        assertThat(browser.width()).isLessThanOrEqualTo(390);
+        browser.open("/stock/" + orchid.id() + "/divide?drawn=1,2,3,r;5,5,5,r");
+        assertThat(browser.text("main .error")).contains("hang together");
+        assertThat(browser.complaints()).isEmpty();
+    }
+}
