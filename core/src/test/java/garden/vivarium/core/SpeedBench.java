@@ -1,5 +1,12 @@
 package garden.vivarium.core;
 
+import garden.vivarium.core.divide.Ask;
+import garden.vivarium.core.divide.Divider;
+import garden.vivarium.core.divide.Form;
+import garden.vivarium.core.divide.Growth;
+import garden.vivarium.core.divide.Lying;
+import garden.vivarium.core.divide.Tie;
+import garden.vivarium.core.divide.Worth;
 import garden.vivarium.core.evidence.BatchPrior;
 import garden.vivarium.core.evidence.CurveBand;
 import garden.vivarium.core.evidence.GuideFigures;
@@ -191,6 +198,24 @@ class SpeedBench {
                 "whether a batch is behind at a look",
                 () -> Behind.of(
                         prior, Optional.empty(), new TreeMap<>(Map.of(24, known)), Collections.emptySortedMap()));
+    }
+
+    @Test
+    void divisionOfTwentyGrowths() {
+        Random random = new Random(20);
+        List<Growth> growths = new ArrayList<>();
+        List<Tie> ties = new ArrayList<>();
+        for (int i = 1; i <= 20; i++) {
+            growths.add(new Growth(i, random.nextDouble() < 0.6, i % 7 == 6, i > 3, false));
+            if (i > 1) {
+                ties.add(new Tie(random.nextDouble() < 0.7 ? i - 1 : 1 + random.nextInt(i - 1), i));
+            }
+        }
+        Lying plant = new Lying(growths, ties);
+        Worth worth = Form.CREEPING.worth();
+        for (Ask.Aim aim : Ask.Aim.values()) {
+            print("division of 20 growths, every set of cuts, " + aim, () -> Divider.best(plant, worth, Ask.of(aim)));
+        }
     }
 
     private static Tallies running(Random random, int until) {
