@@ -1,0 +1,98 @@
+package garden.vivarium.core.watch;
+
+import garden.vivarium.core.Rule;
+import garden.vivarium.core.measure.Warmth;
+import java.util.List;
+import java.util.Optional;
+
+/** What hours of readings at a place come to, beside what stands there wants. */
+public final class AirWatch {
+
+    /** So far outside the wanted warmth, in °C, for so many hours on end, somebody should go there. Round figures of this project's own. */
+    private static final double FAR = 2;
+
+    private static final int HOURS = 4;
+
+    private AirWatch() {}
+
+    /**
+     * An hour as it was measured.
+     *
+     * @param warmth mean °C
+     * @param humidity mean per cent; empty where it was not measured
+     */
+    public record Hour(double warmth, Optional<Double> humidity) {}
+
+    /**
+     * What is wanted.
+     *
+     * @param warmth °C from and to; empty where it is as it comes
+     * @param least humidity in per cent; empty where it is as it comes
+     */
+    public record Wanted(Optional<Warmth> warmth, Optional<Double> least) {
+
+        /** Nothing in particular. */
+        public static final Wanted NOTHING = new Wanted(Optional.empty(), Optional.empty());
+    }
+
+    /** What somebody should go there for. */
+    public enum Alarm implements Rule {
+        /** Too cold for so many {@code hours}. */
+        COLD,
+        /** Too hot for so many {@code hours}. */
+        HOT
+    }
+
+    /**
+     * What hours come to.
+     *
+     * @param cold hours below the wanted warmth
+     * @param hot hours above it
+     * @param dry hours below the wanted humidity
+     */
+    public record Tally(int cold, int hot, int dry) {}
+
+    /** How many hours were too cold, too hot, too dry. */
+    public static Tally tally(List<Hour> hours, Wanted wanted) {
+        int cold = 0;
+        int hot = 0;
+        int dry = 0;
+        for (Hour hour : hours) {
+            cold += wanted.warmth().filter(w -> hour.warmth() < w.from()).isPresent() ? 1 : 0;
+            hot += wanted.warmth().filter(w -> hour.warmth() > w.to()).isPresent() ? 1 : 0;
+            dry += wanted.least()
+                            .filter(l -> hour.humidity().filter(h -> h < l).isPresent())
+                            .isPresent()
+                    ? 1
+                    : 0;
+        }
+        return new Tally(cold, hot, dry);
+    }
+
+    /** So many hours on end until now of one sort. */
+    public record Now(Alarm alarm, int hours, double warmth) {}
+
+    /**
+     * Whether somebody should go there: when the last hours on end were far too cold, or far too hot. One hour within ends it.
+     *
+     * @param hours the oldest first
+     */
+    public static Optional<Now> alarm(List<Hour> hours, Wanted wanted) {
+        if (wanted.warmth().isEmpty() || hours.isEmpty()) {
+            return Optional.empty();
+        }
+        Warmth warmth = wanted.warmth().get();
+        double last = hours.get(hours.size() - 1).warmth();
+        Alarm sort = last < warmth.from() ? Alarm.COLD : Alarm.HOT;
+        int onEnd = 0;
+        for (int i = hours.size() - 1; i >= 0; i--) {
+            double had = hours.get(i).warmth();
+            boolean far = sort == Alarm.COLD ? had < warmth.from() - FAR : had > warmth.to() + FAR;
+            if (!far) {
+                break;
+            }
+            onEnd++;
+        }
+        return onEnd >= HOURS ? Optional.of(new Now(sort, onEnd, last)) : Optional.empty();
+    }
+}
