@@ -19,6 +19,7 @@ const starts = {
   "[data-photo-form], [data-photo-slider]": () => import("./photo.js"),
   "[data-bench-map]": () => import("./benchmap/map.js"),
   "[data-divide], [data-divide-picture]": () => import("./divide/divide.js"),
+  "[data-air]": () => import("./air.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.hipparchus.random.RandomDataGenerator;
 import org.springframework.stereotype.Service;
@@ -75,9 +76,10 @@ public class DemoNursery {
     }
 
     /** Makes the nursery unless it is there already: whole or not at all. */
-    public synchronized void fillOnce() {
-        if (people.nurseryOf(SIGN_IN).isPresent()) {
-            return;
+    public synchronized UUID fillOnce() {
+        Optional<UUID> there = people.nurseryOf(SIGN_IN);
+        if (there.isPresent()) {
+            return there.get();
         }
         UUID id = people.open(new People.NewNursery(
                 "Cold Slipway Nursery",
@@ -92,6 +94,7 @@ public class DemoNursery {
             return null;
         });
         fill(id);
+        return id;
     }
 
     /** Fills a nursery that holds nothing. */

@@ -11,13 +11,15 @@ import org.springframework.stereotype.Component;
 class DemoStarter implements ApplicationRunner {
 
     private final DemoNursery demo;
+    private final DemoAir air;
 
-    DemoStarter(DemoNursery demo) {
+    DemoStarter(DemoNursery demo, DemoAir air) {
         this.demo = demo;
+        this.air = air;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        demo.fillOnce();
+        air.read(demo.fillOnce());
     }
 }

@@ -2,6 +2,7 @@
 @ApplicationModule(
         allowedDependencies = {
             "benchmap",
+            "climate",
             "promise",
             "needs",
             "plan",

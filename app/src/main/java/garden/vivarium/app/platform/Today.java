@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.UUID;
@@ -60,6 +61,12 @@ public class Today {
     /** The name or the zone of a nursery has changed. */
     public void forget(UUID id) {
         known.remove(id);
+    }
+
+    /** The instant of a time as the clock of the nursery shows it. */
+    public Instant instant(LocalDateTime local) {
+        return local.atZone(nursery.id().map(this::zone).orElse(ZoneId.of("UTC")))
+                .toInstant();
     }
 
     private ZoneId zone(UUID id) {

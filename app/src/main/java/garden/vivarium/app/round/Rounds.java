@@ -2,6 +2,7 @@ package garden.vivarium.app.round;
 
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.climate.AirAlarms;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
@@ -36,6 +37,7 @@ class Rounds {
     private final OtherTasks otherTasks;
     private final Upkeeps upkeeps;
     private final Reminders reminders;
+    private final AirAlarms air;
     private final PutOffs putOffs;
     private final Carrying carrying;
     private final Stock stock;
@@ -49,6 +51,7 @@ class Rounds {
             OtherTasks otherTasks,
             Upkeeps upkeeps,
             Reminders reminders,
+            AirAlarms air,
             PutOffs putOffs,
             Carrying carrying,
             Stock stock,
@@ -60,6 +63,7 @@ class Rounds {
         this.otherTasks = otherTasks;
         this.upkeeps = upkeeps;
         this.reminders = reminders;
+        this.air = air;
         this.putOffs = putOffs;
         this.carrying = carrying;
         this.stock = stock;
@@ -95,6 +99,16 @@ class Rounds {
                 stock.places().stream().collect(Collectors.toMap(PlaceView::id, Function.identity()));
         due.addAll(upkeeps.of(day, rows, places));
         due.addAll(reminders.of(day, places));
+        air.now()
+                .forEach(a -> due.add(new Item.OtherTask(
+                        a.place(),
+                        "Air",
+                        new Item.Subject("", "/benches/air/" + a.place().id() + "#" + a.key(), ""),
+                        a.what(),
+                        a.why(),
+                        a.pressing(),
+                        List.of(Item.Action.go(
+                                "See", "/benches/air/" + a.place().id())))));
         Map<String, PutOffs.Off> off = putOffs.later(day);
         List<Round.Later> later = due.stream()
                 .filter(i -> off.containsKey(PutOffs.named(i)))

@@ -1,6 +1,7 @@
 /** The day’s walk past everything that needs a hand. */
 @ApplicationModule(
         allowedDependencies = {
+            "climate",
             "needs",
             "promise",
             "plan",

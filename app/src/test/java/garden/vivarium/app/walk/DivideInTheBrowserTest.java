@@ -62,7 +62,10 @@ class DivideInTheBrowserTest extends AtThePages {
                         "Most plants",
                         "Soonest in flower; left whole");
         String sure = browser.texts(".divide-card").get(1);
-        assertThat(sure).contains("3 pieces: 2.4 plants to be expected, the least sure takes in 75%", "A", "1, 2, 3, 4", "76%", "Cut 4 from 5, 4 from 7.");
+        assertThat(sure)
+                .contains(
+                        "3 pieces: 2.4 plants to be expected, the least sure takes in 75%",
+                        "A", "1, 2, 3, 4", "76%", "Cut 4 from 5, 4 from 7.");
         assertThat(browser.texts(".divide-card").get(0)).contains("B best", "4, 5, 6, 7", "95%", "58%");
         assertThat(browser.count(".divide-card .d-cut"))
                 .as("two cuts, two, and four")

@@ -125,7 +125,7 @@ public final class PlaceFit {
     }
 
     /** Humidity as a protocol has it in words; empty where it is said of no figure. */
-    static Optional<Range> humidity(String words) {
+    public static Optional<Range> humidity(String words) {
         Matcher m = PERCENT.matcher(words);
         if (!m.find()) {
             return Optional.empty();

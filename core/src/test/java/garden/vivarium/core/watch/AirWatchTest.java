@@ -49,7 +49,8 @@ class AirWatchTest {
                 case "hours too cold" -> tally.cold();
                 case "hours too hot" -> tally.hot();
                 case "hours too dry" -> tally.dry();
-                default -> AirWatch.alarm(hours, wanted).map(AirWatch.Now::hours).orElse(0);
+                default ->
+                    AirWatch.alarm(hours, wanted).map(AirWatch.Now::hours).orElse(0);
             };
             assertThat(got).as(a[0]).isEqualTo(Integer.parseInt(a[3]));
         }
@@ -67,7 +68,8 @@ class AirWatchTest {
 
     @Test
     void nightsAreSaidThreeWeeksAheadAndALampShortensThem() {
-        Nights.Answer schlumbergera = Nights.of("christmas-cactus", "Schlumbergera ‘Winter Mooring’").orElseThrow();
+        Nights.Answer schlumbergera =
+                Nights.of("christmas-cactus", "Schlumbergera ‘Winter Mooring’").orElseThrow();
         assertThat(schlumbergera.effect()).isEqualTo(Nights.Effect.BUDS);
         LocalDate first = Nights.from(12, 52, LocalDate.of(2026, 7, 1)).orElseThrow();
         assertThat(Nights.said(schlumbergera, 52, first.minusDays(22))).isEmpty();

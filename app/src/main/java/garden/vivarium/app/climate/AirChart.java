@@ -1,0 +1,73 @@
+package garden.vivarium.app.climate;
+
+import garden.vivarium.core.measure.Night;
+import garden.vivarium.core.measure.Warmth;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the script draws of the air of a place.
+ *
+ * @param from first instant
+ * @param to last instant
+ * @param hours of it
+ * @param bands what batches there want, each from and to
+ * @param nights from and to, in hours since {@code from}; none where nobody said where on the globe it is
+ */
+record AirChart(Instant from, Instant to, List<Hour> hours, List<Band> bands, List<double[]> nights) {
+
+    /** An hour since the first, with its lowest, mean and highest °C, and humidity or null. */
+    record Hour(long at, double low, double mean, double high, Double humid) {}
+
+    /** What some want: label codes, from, to in °C. */
+    record Band(String codes, double from, double to) {}
+
+    static AirChart of(PlaceAir air, Optional<Double> latitude) {
+        Instant from = air.from();
+        Instant to = air.hours().isEmpty()
+                ? from.plus(1, ChronoUnit.DAYS)
+                : air.hours().get(air.hours().size() - 1).at().plus(1, ChronoUnit.HOURS);
+        List<Hour> hours = air.hours().stream()
+                .map(h -> new Hour(
+                        ChronoUnit.HOURS.between(from, h.at()), h.coldest(), h.mean(), h.warmest(), h.humidity()))
+                .toList();
+        List<Band> bands = new ArrayList<>();
+        for (PlaceAir.Wants w : air.wants()) {
+            w.wanted()
+                    .warmth()
+                    .filter(x -> x.from() > Warmth.COLDEST)
+                    .ifPresent(x -> add(bands, w.batch().code(), x));
+        }
+        return new AirChart(
+                from, to, hours, bands, latitude.map(l -> nights(l, from, to)).orElse(List.of()));
+    }
+
+    private static void add(List<Band> bands, String code, Warmth warmth) {
+        for (int i = 0; i < bands.size(); i++) {
+            Band b = bands.get(i);
+            if (b.from() == warmth.from() && b.to() == warmth.to()) {
+                bands.set(i, new Band(b.codes() + ", " + code, b.from(), b.to()));
+                return;
+            }
+        }
+        bands.add(new Band(code, warmth.from(), warmth.to()));
+    }
+
+    private static List<double[]> nights(double latitude, Instant from, Instant to) {
+        List<double[]> nights = new ArrayList<>();
+        LocalDate day = from.atOffset(ZoneOffset.UTC).toLocalDate();
+        while (day.minusDays(1).atStartOfDay().toInstant(ZoneOffset.UTC).isBefore(to)) {
+            double half = Night.hours(latitude, day) / 2;
+            double midnight =
+                    ChronoUnit.MINUTES.between(from, day.atStartOfDay().toInstant(ZoneOffset.UTC)) / 60.0;
+            nights.add(new double[] {midnight - half, midnight + half});
+            day = day.plusDays(1);
+        }
+        return nights;
+    }
+}

@@ -1,0 +1,18 @@
+package garden.vivarium.app.climate;
+
+import garden.vivarium.core.watch.AirWatch;
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * An hour of a place.
+ *
+ * @param humidity mean per cent, or null
+ * @param light mean, or null
+ */
+public record HourView(Instant at, double coldest, double mean, double warmest, Double humidity, Double light) {
+
+    AirWatch.Hour hour() {
+        return new AirWatch.Hour(mean, Optional.ofNullable(humidity));
+    }
+}

@@ -1,0 +1,69 @@
+package garden.vivarium.app.climate;
+
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.core.Statement;
+import garden.vivarium.core.watch.AirWatch;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The air of a place over some days.
+ *
+ * @param hours the oldest first
+ * @param last the last reading; empty where none was ever kept
+ * @param wants each batch there with what it wants and what it got
+ * @param alarm why somebody should go there now
+ * @param nights what is to be said of the nights of plants there
+ */
+record PlaceAir(
+        PlaceView place,
+        Instant from,
+        List<HourView> hours,
+        Optional<Reading> last,
+        List<Wants> wants,
+        Optional<AirWatch.Now> alarm,
+        List<Night> nights) {
+
+    /** The lowest of its hours in °C; 0 where there is none. */
+    public double coldest() {
+        return hours.stream().mapToDouble(HourView::coldest).min().orElse(0);
+    }
+
+    /** The highest of its hours in °C; 0 where there is none. */
+    public double warmest() {
+        return hours.stream().mapToDouble(HourView::warmest).max().orElse(0);
+    }
+
+    /**
+     * A batch there.
+     *
+     * @param wanted what its protocol wants
+     * @param tally hours that were not so
+     * @param degreeDays over 10 °C since it was stuck, on days that were measured
+     * @param days how many days those were
+     * @param of of how many since it was stuck
+     * @param better another place that suited it more, and how many of its hours were wrong; empty where this one does
+     */
+    record Wants(
+            BatchView batch,
+            AirWatch.Wanted wanted,
+            AirWatch.Tally tally,
+            double degreeDays,
+            int days,
+            long of,
+            Optional<Better> better) {
+
+        /** Hours that were too cold, too hot or too dry. */
+        public int wrong() {
+            return tally.cold() + tally.hot() + tally.dry();
+        }
+    }
+
+    /** Another place, and how many of its hours would have been wrong. */
+    record Better(String place, int wrong) {}
+
+    /** What is said of a plant's nights. */
+    record Night(String code, String plant, Statement said) {}
+}

@@ -1,0 +1,198 @@
+package garden.vivarium.app.climate;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Air;
+import garden.vivarium.core.measure.Warmth;
+import garden.vivarium.core.plan.Weaning;
+import garden.vivarium.core.watch.AirWatch;
+import garden.vivarium.core.watch.Nights;
+import garden.vivarium.core.watch.PlaceFit;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts readings beside what stands at a place wants. */
+@Service
+class PlaceAirs {
+
+    private static final double BASE = 10;
+    private static final int ALARM_HOURS = 24;
+    /** Another place is named where it would have had half the wrong hours, and this one a day of them. */
+    private static final int WORTH_SAYING = 24;
+
+    private final Readings readings;
+    private final BatchBook book;
+    private final GuideLookup lookup;
+    private final Stock stock;
+    private final Today today;
+
+    PlaceAirs(Readings readings, BatchBook book, GuideLookup lookup, Stock stock, Today today) {
+        this.readings = readings;
+        this.book = book;
+        this.lookup = lookup;
+        this.stock = stock;
+        this.today = today;
+    }
+
+    /** All places in walking order, each over the last day. */
+    @Transactional(readOnly = true)
+    List<PlaceAir> all() {
+        Map<UUID, List<BatchView>> standing = standing();
+        return stock.places().stream()
+                .map(p -> air(p, 1, standing.getOrDefault(p.id(), List.of()), Map.of()))
+                .toList();
+    }
+
+    /** One place over so many days. */
+    @Transactional(readOnly = true)
+    PlaceAir of(UUID place, int days) {
+        PlaceView found = stock.places().stream()
+                .filter(p -> p.id().equals(place))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no such place"));
+        Instant from = from(days);
+        Map<PlaceView, List<HourView>> others = new HashMap<>();
+        for (PlaceView other : stock.places()) {
+            if (!other.id().equals(place)) {
+                List<HourView> hours = readings.hours(other.id(), from, today.now());
+                if (hours.size() >= days * 12) {
+                    others.put(other, hours);
+                }
+            }
+        }
+        return air(found, days, standing().getOrDefault(place, List.of()), others);
+    }
+
+    private Instant from(int days) {
+        return today.now().minus(days, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS);
+    }
+
+    private Map<UUID, List<BatchView>> standing() {
+        Map<UUID, List<BatchView>> standing = new HashMap<>();
+        book.open().stream()
+                .map(BatchBook.Entry::batch)
+                .filter(b -> !b.isStuck() || b.counts().pending() + b.readyToMove() > 0)
+                .forEach(b -> standing.computeIfAbsent(b.placeId(), p -> new ArrayList<>())
+                        .add(b));
+        return standing;
+    }
+
+    private PlaceAir air(PlaceView place, int days, List<BatchView> batches, Map<PlaceView, List<HourView>> others) {
+        Instant from = from(days);
+        List<HourView> hours = readings.hours(place.id(), from, today.now().plusSeconds(3600));
+        List<HourView> lastDay = days == 1
+                ? hours
+                : readings.hours(place.id(), from(1), today.now().plusSeconds(3600));
+        List<Readings.Day> measured = days == 1
+                ? List.of()
+                : readings.days(
+                        place.id(),
+                        batches.stream()
+                                .filter(BatchView::isStuck)
+                                .map(BatchView::dayZero)
+                                .min(Comparator.naturalOrder())
+                                .orElse(today.date()));
+        List<PlaceAir.Wants> wants =
+                batches.stream().map(b -> wants(b, hours, measured, others)).toList();
+        Optional<AirWatch.Now> alarm = wants.stream()
+                .map(w -> AirWatch.alarm(
+                        lastDay.subList(Math.max(0, lastDay.size() - ALARM_HOURS), lastDay.size()).stream()
+                                .map(HourView::hour)
+                                .toList(),
+                        w.wanted()))
+                .flatMap(Optional::stream)
+                .max(Comparator.comparingInt(AirWatch.Now::hours));
+        return new PlaceAir(place, from, hours, readings.last(place.id()), wants, alarm, nights(batches));
+    }
+
+    private PlaceAir.Wants wants(
+            BatchView b, List<HourView> hours, List<Readings.Day> measured, Map<PlaceView, List<HourView>> others) {
+        AirWatch.Wanted wanted = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                .map(Protocol::keeping)
+                .map(k -> wanted(k.air(), b.isStuck() ? b.age(today.date()) : 0))
+                .orElse(AirWatch.Wanted.NOTHING);
+        AirWatch.Tally tally = tally(hours, wanted);
+        List<Readings.Day> since = b.isStuck()
+                ? measured.stream().filter(d -> !d.day().isBefore(b.dayZero())).toList()
+                : List.of();
+        return new PlaceAir.Wants(
+                b,
+                wanted,
+                tally,
+                Air.thermalTime(
+                        BASE, since.stream().mapToDouble(Readings.Day::mean).toArray()),
+                since.size(),
+                b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
+                better(wanted, wrong(tally), others));
+    }
+
+    private static AirWatch.Tally tally(List<HourView> hours, AirWatch.Wanted wanted) {
+        return AirWatch.tally(hours.stream().map(HourView::hour).toList(), wanted);
+    }
+
+    private static int wrong(AirWatch.Tally tally) {
+        return tally.cold() + tally.hot() + tally.dry();
+    }
+
+    private static Optional<PlaceAir.Better> better(
+            AirWatch.Wanted wanted, int wrong, Map<PlaceView, List<HourView>> others) {
+        return wrong < WORTH_SAYING
+                ? Optional.empty()
+                : others.entrySet().stream()
+                        .map(e -> new PlaceAir.Better(e.getKey().name(), wrong(tally(e.getValue(), wanted))))
+                        .filter(o -> 2 * o.wrong() <= wrong)
+                        .min(Comparator.comparingInt(PlaceAir.Better::wrong).thenComparing(PlaceAir.Better::place));
+    }
+
+    /** What a protocol wants at an age. Under a lid the air is the vessel's own, and over a mat cold air does less. */
+    static AirWatch.Wanted wanted(Protocol.Air air, int age) {
+        Optional<Warmth> warmth =
+                spell(air.warmth(), age).map(w -> air.base().isPresent() ? Warmth.between(Warmth.COLDEST, w.to()) : w);
+        Optional<Double> least = Weaning.isHumid(air.cover())
+                ? Optional.empty()
+                : PlaceFit.humidity(air.humidity()).map(PlaceFit.Range::from);
+        return new AirWatch.Wanted(warmth, least);
+    }
+
+    private static Optional<Warmth> spell(List<Warmth> spells, int age) {
+        int until = 0;
+        for (Warmth spell : spells) {
+            until += spell.weeks().map(w -> 7 * w).orElse(Integer.MAX_VALUE / 2);
+            if (age < until) {
+                return Optional.of(spell);
+            }
+        }
+        return spells.isEmpty() ? Optional.empty() : Optional.of(spells.get(spells.size() - 1));
+    }
+
+    private List<PlaceAir.Night> nights(List<BatchView> batches) {
+        Optional<Double> latitude = readings.latitude();
+        LocalDate day = today.date();
+        if (latitude.isEmpty()) {
+            return List.of();
+        }
+        List<PlaceAir.Night> nights = new ArrayList<>();
+        for (BatchView b : batches) {
+            Nights.of(b.way().kind(), b.plant())
+                    .flatMap(a -> Nights.said(a, latitude.get(), day))
+                    .ifPresent(s -> nights.add(new PlaceAir.Night(b.code(), b.plant(), s)));
+        }
+        return nights;
+    }
+}
