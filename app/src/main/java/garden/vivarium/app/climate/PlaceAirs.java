@@ -32,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 class PlaceAirs {
 
     private static final double BASE = 10;
-    private static final int ALARM_HOURS = 24;
+    private static final int ALARM_DAYS = 7;
     /** Another place is named where it would have had half the wrong hours, and this one a day of them. */
     private static final int WORTH_SAYING = 24;
 
@@ -96,9 +96,11 @@ class PlaceAirs {
     private PlaceAir air(PlaceView place, int days, List<BatchView> batches, Map<PlaceView, List<HourView>> others) {
         Instant from = from(days);
         List<HourView> hours = readings.hours(place.id(), from, today.now().plusSeconds(3600));
-        List<HourView> lastDay = days == 1
-                ? hours
-                : readings.hours(place.id(), from(1), today.now().plusSeconds(3600));
+        List<AirWatch.Hour> week = readings
+                .hours(place.id(), from(ALARM_DAYS), today.now().plusSeconds(3600))
+                .stream()
+                .map(HourView::hour)
+                .toList();
         List<Readings.Day> measured = days == 1
                 ? List.of()
                 : readings.days(
@@ -111,11 +113,7 @@ class PlaceAirs {
         List<PlaceAir.Wants> wants =
                 batches.stream().map(b -> wants(b, hours, measured, others)).toList();
         Optional<AirWatch.Now> alarm = wants.stream()
-                .map(w -> AirWatch.alarm(
-                        lastDay.subList(Math.max(0, lastDay.size() - ALARM_HOURS), lastDay.size()).stream()
-                                .map(HourView::hour)
-                                .toList(),
-                        w.wanted()))
+                .map(w -> AirWatch.alarm(week, w.wanted()))
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingInt(AirWatch.Now::hours));
         return new PlaceAir(place, from, hours, readings.last(place.id()), wants, alarm, nights(batches));

@@ -13,6 +13,14 @@ public final class AirWatch {
 
     private static final int HOURS = 4;
 
+    /** What a thermometer on a bench tells; nearer to the edge than this, in °C, is within. */
+    private static final double TELLS = 0.5;
+
+    /** Where so many hours before were no better for most of them, it is the place that does not suit, and nothing has gone wrong. */
+    private static final int KNOWN_HOURS = 12;
+
+    private static final int WEEK = 7 * 24;
+
     private AirWatch() {}
 
     /**
@@ -58,8 +66,12 @@ public final class AirWatch {
         int hot = 0;
         int dry = 0;
         for (Hour hour : hours) {
-            cold += wanted.warmth().filter(w -> hour.warmth() < w.from()).isPresent() ? 1 : 0;
-            hot += wanted.warmth().filter(w -> hour.warmth() > w.to()).isPresent() ? 1 : 0;
+            cold += wanted.warmth()
+                            .filter(w -> hour.warmth() < w.from() - TELLS)
+                            .isPresent()
+                    ? 1
+                    : 0;
+            hot += wanted.warmth().filter(w -> hour.warmth() > w.to() + TELLS).isPresent() ? 1 : 0;
             dry += wanted.least()
                             .filter(l -> hour.humidity().filter(h -> h < l).isPresent())
                             .isPresent()
@@ -73,9 +85,10 @@ public final class AirWatch {
     public record Now(Alarm alarm, int hours, double warmth) {}
 
     /**
-     * Whether somebody should go there: when the last hours on end were far too cold, or far too hot. One hour within ends it.
+     * Whether somebody should go there: when the last hours on end were far too cold, or far too hot. One hour within ends it; and where
+     * most hours before were no better, nothing has gone wrong, but the place does not suit.
      *
-     * @param hours the oldest first
+     * @param hours the oldest first, best of a week
      */
     public static Optional<Now> alarm(List<Hour> hours, Wanted wanted) {
         if (wanted.warmth().isEmpty() || hours.isEmpty()) {
@@ -85,14 +98,19 @@ public final class AirWatch {
         double last = hours.get(hours.size() - 1).warmth();
         Alarm sort = last < warmth.from() ? Alarm.COLD : Alarm.HOT;
         int onEnd = 0;
-        for (int i = hours.size() - 1; i >= 0; i--) {
-            double had = hours.get(i).warmth();
-            boolean far = sort == Alarm.COLD ? had < warmth.from() - FAR : had > warmth.to() + FAR;
-            if (!far) {
-                break;
-            }
+        while (onEnd < hours.size() && isFar(hours.get(hours.size() - 1 - onEnd), sort, warmth)) {
             onEnd++;
         }
+        List<Hour> before = hours.subList(0, hours.size() - onEnd);
+        long far = before.stream().filter(h -> isFar(h, sort, warmth)).count();
+        boolean neverBetter = before.size() >= KNOWN_HOURS ? 2 * far > before.size() : onEnd > WEEK - KNOWN_HOURS;
+        if (neverBetter) {
+            return Optional.empty();
+        }
         return onEnd >= HOURS ? Optional.of(new Now(sort, onEnd, last)) : Optional.empty();
+    }
+
+    private static boolean isFar(Hour hour, Alarm sort, Warmth warmth) {
+        return sort == Alarm.COLD ? hour.warmth() < warmth.from() - FAR : hour.warmth() > warmth.to() + FAR;
     }
 }

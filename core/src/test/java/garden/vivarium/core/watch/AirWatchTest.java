@@ -11,7 +11,9 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -64,6 +66,20 @@ class AirWatchTest {
         assertThat(AirWatch.alarm(
                         List.of(), new AirWatch.Wanted(Optional.of(Warmth.between(16, 24)), Optional.empty())))
                 .isEmpty();
+    }
+
+    @Test
+    void placeThatNeverSuitsIsNoAlarmAndATenthOfADegreeIsNothing() {
+        AirWatch.Wanted wanted = new AirWatch.Wanted(Optional.of(Warmth.between(16, 24)), Optional.empty());
+        List<AirWatch.Hour> always = Collections.nCopies(168, new AirWatch.Hour(3, Optional.empty()));
+        assertThat(AirWatch.alarm(always, wanted)).isEmpty();
+        assertThat(AirWatch.tally(always, wanted).cold()).isEqualTo(168);
+        List<AirWatch.Hour> fell = new ArrayList<>(Collections.nCopies(100, new AirWatch.Hour(18, Optional.empty())));
+        fell.addAll(Collections.nCopies(5, new AirWatch.Hour(9, Optional.empty())));
+        assertThat(AirWatch.alarm(fell, wanted))
+                .hasValueSatisfying(a -> assertThat(a.hours()).isEqualTo(5));
+        assertThat(AirWatch.tally(List.of(new AirWatch.Hour(15.9, Optional.empty())), wanted))
+                .isEqualTo(new AirWatch.Tally(0, 0, 0));
     }
 
     @Test
