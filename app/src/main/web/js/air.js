@@ -35,7 +35,7 @@ export function start(holder) {
   // A gap in the readings is a gap in the line.
   const pieces = [[]];
   air.hours.forEach((h, i) => {
-    if (i > 0 && h.at - air.hours[i - 1].at > 2) {
+    if (i > 0 && h.at - air.hours[i - 1].at > 2 * air.step) {
       pieces.push([]);
     }
     pieces.at(-1).push(h);
@@ -44,13 +44,15 @@ export function start(holder) {
     svg.append("path").attr("class", "air-spread").attr("d", area().x((h) => x(at(h.at + 0.5))).y0((h) => y(h.low)).y1((h) => y(h.high))(piece));
     svg.append("path").attr("class", "air-mean").attr("d", line().x((h) => x(at(h.at + 0.5))).y((h) => y(h.mean))(piece));
     const damp = piece.filter((h) => h.humid !== null);
+    const lit = piece.filter((h) => h.light !== null);
+    svg.append("path").attr("class", "air-light").attr("d", area().x((h) => x(at(h.at + 0.5))).y0(humid(0)).y1((h) => humid(100 * h.light))(lit));
     svg.append("path").attr("class", "air-humid").attr("d", line().x((h) => x(at(h.at + 0.5))).y((h) => humid(h.humid))(damp));
   }
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).ticks(6).tickSizeOuter(0));
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(humid).ticks(3).tickSizeOuter(0));
   svg.append("g").attr("transform", `translate(0,${height - EDGE.bottom})`).call(axisBottom(x).ticks(7).tickFormat(said).tickSizeOuter(0));
   svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", 12).text("°C");
-  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", HIGH + EDGE.between - 8).text("% humidity");
+  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", HIGH + EDGE.between - 8).text("% humidity; light, of full sun");
   svg.selectAll(".tick text").each(function plain() {
     select(this).attr("fill", null).attr("font-family", null).attr("font-size", null);
   });

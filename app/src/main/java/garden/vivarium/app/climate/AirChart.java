@@ -8,21 +8,32 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * What the script draws of the air of a place.
  *
  * @param from first instant
  * @param to last instant
+ * @param step hours from one point to the next: 1, or 24 where there are many
  * @param hours of it
  * @param bands what batches there want, each from and to
  * @param nights from and to, in hours since {@code from}; none where nobody said where on the globe it is
  */
-record AirChart(Instant from, Instant to, List<Hour> hours, List<Band> bands, List<double[]> nights) {
+record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band> bands, List<double[]> nights) {
 
-    /** An hour since the first, with its lowest, mean and highest °C, and humidity or null. */
-    record Hour(long at, double low, double mean, double high, Double humid) {}
+    /** More hours than this are drawn by the day. */
+    private static final int MOST_HOURS = 24 * 45;
+
+    private static final int DAY = 24;
+
+    /** An hour since the first, with its lowest, mean and highest °C, humidity in per cent and light of full sun, or null. */
+    record Hour(long at, double low, double mean, double high, Double humid, Double light) {}
 
     /** What some want: label codes, from, to in °C. */
     record Band(String codes, double from, double to) {}
@@ -32,10 +43,18 @@ record AirChart(Instant from, Instant to, List<Hour> hours, List<Band> bands, Li
         Instant to = air.hours().isEmpty()
                 ? from.plus(1, ChronoUnit.DAYS)
                 : air.hours().get(air.hours().size() - 1).at().plus(1, ChronoUnit.HOURS);
-        List<Hour> hours = air.hours().stream()
-                .map(h -> new Hour(
-                        ChronoUnit.HOURS.between(from, h.at()), h.coldest(), h.mean(), h.warmest(), h.humidity()))
-                .toList();
+        boolean byDay = air.hours().size() > MOST_HOURS;
+        List<Hour> hours = byDay
+                ? byDay(from, air.hours())
+                : air.hours().stream()
+                        .map(h -> new Hour(
+                                ChronoUnit.HOURS.between(from, h.at()),
+                                h.coldest(),
+                                h.mean(),
+                                h.warmest(),
+                                h.humidity(),
+                                h.light()))
+                        .toList();
         List<Band> bands = new ArrayList<>();
         for (PlaceAir.Wants w : air.wants()) {
             w.wanted()
@@ -44,7 +63,12 @@ record AirChart(Instant from, Instant to, List<Hour> hours, List<Band> bands, Li
                     .ifPresent(x -> add(bands, w.batch().code(), x));
         }
         return new AirChart(
-                from, to, hours, bands, latitude.map(l -> nights(l, from, to)).orElse(List.of()));
+                from,
+                to,
+                byDay ? DAY : 1,
+                hours,
+                bands,
+                byDay ? List.of() : latitude.map(l -> nights(l, from, to)).orElse(List.of()));
     }
 
     private static void add(List<Band> bands, String code, Warmth warmth) {
@@ -69,5 +93,27 @@ record AirChart(Instant from, Instant to, List<Hour> hours, List<Band> bands, Li
             day = day.plusDays(1);
         }
         return nights;
+    }
+
+    private static List<Hour> byDay(Instant from, List<HourView> hours) {
+        Map<Long, List<HourView>> days = hours.stream()
+                .collect(Collectors.groupingBy(
+                        h -> ChronoUnit.HOURS.between(from, h.at()) / DAY, TreeMap::new, Collectors.toList()));
+        List<Hour> points = new ArrayList<>();
+        days.forEach((day, of) -> points.add(new Hour(
+                day * DAY + DAY / 2,
+                of.stream().mapToDouble(HourView::coldest).min().orElseThrow(),
+                of.stream().mapToDouble(HourView::mean).average().orElseThrow(),
+                of.stream().mapToDouble(HourView::warmest).max().orElseThrow(),
+                mean(of, HourView::humidity),
+                mean(of, HourView::light))));
+        return points;
+    }
+
+    private static Double mean(List<HourView> hours, Function<HourView, Double> what) {
+        List<Double> known = hours.stream().map(what).filter(Objects::nonNull).toList();
+        return known.isEmpty()
+                ? null
+                : known.stream().mapToDouble(v -> v).average().orElseThrow();
     }
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.climate;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.measure.Air;
 import garden.vivarium.core.watch.AirWatch;
 import java.time.Instant;
 import java.util.List;
@@ -29,6 +30,12 @@ record PlaceAir(
     /** The lowest of its hours in °C; 0 where there is none. */
     public double coldest() {
         return hours.stream().mapToDouble(HourView::coldest).min().orElse(0);
+    }
+
+    /** What the last reading tells beside its figures: dew point in °C and deficit in kPa; empty where no humidity was read. */
+    public Optional<Air> now() {
+        return last.filter(r -> r.humidity() != null && r.humidity() > 0)
+                .map(r -> new Air(Math.max(-40, Math.min(60, r.warmth())), r.humidity() / 100));
     }
 
     /** The highest of its hours in °C; 0 where there is none. */

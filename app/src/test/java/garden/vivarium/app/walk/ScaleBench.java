@@ -6,6 +6,8 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.LookCommand;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
+import garden.vivarium.app.climate.Reading;
+import garden.vivarium.app.climate.Readings;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -16,7 +18,10 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.timing.Climate;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -76,6 +81,9 @@ class ScaleBench {
     private Guide guide;
 
     @Autowired
+    private Readings air;
+
+    @Autowired
     private CurrentNursery current;
 
     @Autowired
@@ -133,6 +141,75 @@ class ScaleBench {
         Runtime runtime = Runtime.getRuntime();
         System.out.printf(
                 Locale.ROOT, "heap in use %,d MB%n", (runtime.totalMemory() - runtime.freeMemory()) / 1_000_000);
+    }
+
+    /** A year of readings at one a minute from twenty places: kept as they came for two weeks, by hour and by day for the year. */
+    @Test
+    void aYearOfReadings() throws Exception {
+        Nurseries.Made nursery = Nurseries.make(people);
+        ways = WAYS.stream().flatMap(w -> guide.protocol(w).stream()).toList();
+        SignedIn grower = new SignedIn(UUID.randomUUID(), nursery.id(), nursery.signIn(), "Grower", "");
+        List<UUID> places = current.workingFor(nursery.id(), () -> {
+            StockPlantView parent = Growing.stockPlant(stock, "Plant");
+            List<UUID> made = new ArrayList<>();
+            for (int i = 0; i < 20; i++) {
+                UUID place = stock.placeNamed("Place " + i, Climate.HEATED).id();
+                made.add(place);
+                for (int b = 0; b < 5; b++) {
+                    batches.make(Growing.newBatchAt(guide, WAYS.get(b), parent, place, 20, TODAY.minusDays(10 + b)));
+                }
+            }
+            return made;
+        });
+        long start = System.nanoTime();
+        for (UUID place : places) {
+            readings(nursery.id(), place);
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "%,d readings, %,d hours, %,d days of 20 places in %.0f s%n",
+                20L * 14 * 1440,
+                20L * 8760,
+                20L * 365,
+                (System.nanoTime() - start) / 1e9);
+        UUID place = places.get(3);
+        for (String page : List.of(
+                "/benches/air",
+                "/benches/air/" + place,
+                "/benches/air/" + place + "?days=30",
+                "/benches/air/" + place + "?days=365",
+                "/round")) {
+            time(grower, page);
+        }
+        double[] ms = new double[RUNS];
+        Instant noon = TODAY.atTime(11, 0).toInstant(ZoneOffset.UTC);
+        for (int run = 0; run < RUNS; run++) {
+            int second = run + 1;
+            List<Reading> hour = IntStream.range(0, 60)
+                    .mapToObj(m -> new Reading(noon.plusSeconds(60L * m - 3600 + second), 18.0, 70.0, 0.2))
+                    .toList();
+            long from = System.nanoTime();
+            current.workingFor(nursery.id(), () -> air.keep(place, hour));
+            ms[run] = (System.nanoTime() - from) / 1e6;
+        }
+        print("an hour of readings, sent at once", ms, 0);
+    }
+
+    private void readings(UUID nursery, UUID place) {
+        String now = TODAY + " 11:00:00";
+        database.sql("insert into air_reading select ?, ?, ? - interval seq minute, 14 + 6 * sin(seq / 229), 70, 0.2"
+                        + " from seq_0_to_20159")
+                .params(nursery.toString(), place.toString(), now)
+                .update();
+        database.sql(
+                        "insert into air_hour select ?, ?, ? - interval seq hour, 60, 12, 14 + 6 * sin(seq / 3.8), 20, 70, 60, 0.2"
+                                + " from seq_0_to_8759")
+                .params(nursery.toString(), place.toString(), now)
+                .update();
+        database.sql(
+                        "insert into air_day select ?, ?, date(?) - interval seq day, 24, 9, 14, 20, 70, 0.2 from seq_0_to_364")
+                .params(nursery.toString(), place.toString(), now)
+                .update();
     }
 
     private List<String> fill(UUID nursery) {

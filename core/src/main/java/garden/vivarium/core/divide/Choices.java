@@ -15,7 +15,7 @@ public final class Choices {
     private Choices() {}
 
     /** What a division is for. */
-    public enum Purpose implements Rule {
+    public enum Purpose {
         /** As many plants as can be: many small pieces. */
         MOST_PLANTS,
         /** As many pieces as are each sure: the middle. */

@@ -21,7 +21,7 @@ public final class Nights {
     private Nights() {}
 
     /** What long nights bring. */
-    public enum Effect implements Rule {
+    public enum Effect {
         /** Buds are set instead of shoots. */
         BUDS,
         /** Growth ends, tubers swell. */
