@@ -33,6 +33,7 @@ class PlaceAirs {
 
     private static final double BASE = 10;
     private static final int ALARM_DAYS = 7;
+    private static final int DAYS_COMPARED = 14;
     /** Another place is named where it would have had half the wrong hours, and this one a day of them. */
     private static final int WORTH_SAYING = 24;
 
@@ -66,12 +67,13 @@ class PlaceAirs {
                 .filter(p -> p.id().equals(place))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("no such place"));
-        Instant from = from(days);
+        // Where something would have been better is told by the last weeks, however far back the page looks.
+        int compared = Math.min(days, DAYS_COMPARED);
         Map<PlaceView, List<HourView>> others = new HashMap<>();
         for (PlaceView other : stock.places()) {
             if (!other.id().equals(place)) {
-                List<HourView> hours = readings.hours(other.id(), from, today.now());
-                if (hours.size() >= days * 12) {
+                List<HourView> hours = readings.hours(other.id(), from(compared), today.now());
+                if (hours.size() >= compared * 12) {
                     others.put(other, hours);
                 }
             }
@@ -137,7 +139,14 @@ class PlaceAirs {
                         BASE, since.stream().mapToDouble(Readings.Day::mean).toArray()),
                 since.size(),
                 b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
-                better(wanted, wrong(tally), others));
+                better(
+                        wanted,
+                        wrong(tally(
+                                hours.stream()
+                                        .filter(h -> !h.at().isBefore(from(DAYS_COMPARED)))
+                                        .toList(),
+                                wanted)),
+                        others));
     }
 
     private static AirWatch.Tally tally(List<HourView> hours, AirWatch.Wanted wanted) {

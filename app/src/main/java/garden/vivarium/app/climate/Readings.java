@@ -190,6 +190,16 @@ public class Readings {
                 row.getObject("light", Double.class));
     }
 
+    /** Whether anything was ever read anywhere here. */
+    @Transactional(readOnly = true)
+    public boolean isAny() {
+        return !database.queryForList(
+                        "select 1 from air_hour where nursery_id = ? limit 1",
+                        Integer.class,
+                        nursery.required().toString())
+                .isEmpty();
+    }
+
     /** A day of a place: how many of its hours were measured, and its mean °C. */
     public record Day(LocalDate day, int hours, double mean) {}
 

@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.divide.Form;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** The division planner of a stock plant; its address holds the drawing. */
 @Controller
@@ -34,12 +36,14 @@ class DivideController {
     private final Photos photos;
     private final Stock stock;
     private final Guide guide;
+    private final Today today;
 
-    DivideController(Divisions divisions, Photos photos, Stock stock, Guide guide) {
+    DivideController(Divisions divisions, Photos photos, Stock stock, Guide guide, Today today) {
         this.divisions = divisions;
         this.photos = photos;
         this.stock = stock;
         this.guide = guide;
+        this.today = today;
     }
 
     @GetMapping
@@ -55,6 +59,7 @@ class DivideController {
         Form of = form == null ? Form.of(plant.plant().group(), plant.plant().kind()) : form;
         List<Protocol> ways = divisions.ways(plant);
         model.addAttribute("plant", plant);
+        model.addAttribute("findings", plant.mayCut(today.date(), null));
         model.addAttribute("form", of);
         model.addAttribute("forms", Form.values());
         model.addAttribute("ways", ways);
@@ -80,6 +85,19 @@ class DivideController {
             }
         }
         return "divide/divide";
+    }
+
+    /** The same page with the same drawing, where something was refused. */
+    private static String again(UUID id, String drawn, Form form, String sure, String away, String step) {
+        return UriComponentsBuilder.fromPath("/stock/{id}/divide")
+                .queryParam("drawn", "{drawn}")
+                .queryParam("form", form)
+                .queryParam("sure", "{sure}")
+                .queryParam("away", "{away}")
+                .queryParam("step", "{step}")
+                .encode()
+                .buildAndExpand(id, drawn, sure, away, step)
+                .toUriString();
     }
 
     private static Divisions.Asked asked(String drawn, Form form, String sure, String away, String step) {
@@ -113,12 +131,13 @@ class DivideController {
             @RequestParam LocalDate dividedOn,
             @RequestParam(required = false) String place,
             @RequestParam(defaultValue = "false") boolean keep,
+            @RequestParam(required = false) String reason,
             RedirectAttributes next) {
-        return FormActions.runAndGo(next, "/stock/" + id + "/divide", () -> {
+        return FormActions.runAndGo(next, again(id, drawn, form, sure, away, step), () -> {
             BatchView batch = divisions.divide(
                     id,
                     asked(drawn, form, sure, away, step),
-                    new Divisions.Order(card, protocol, dividedOn, place, keep));
+                    new Divisions.Order(card, protocol, dividedOn, place, keep, reason));
             return new FormActions.Result(
                     Messages.text("Divisions.done", "pieces", batch.taken(), "code", batch.code()),
                     "/batches/" + batch.code());

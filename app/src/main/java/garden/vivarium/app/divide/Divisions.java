@@ -12,6 +12,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
@@ -23,6 +24,7 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -47,6 +49,7 @@ class Divisions {
     private final OldBatches pieces;
     private final DrawingRepository drawings;
     private final CurrentNursery nursery;
+    private final Words words;
     private final Today today;
 
     Divisions(
@@ -59,6 +62,7 @@ class Divisions {
             OldBatches pieces,
             DrawingRepository drawings,
             CurrentNursery nursery,
+            Words words,
             Today today) {
         this.stock = stock;
         this.counts = counts;
@@ -69,6 +73,7 @@ class Divisions {
         this.pieces = pieces;
         this.drawings = drawings;
         this.nursery = nursery;
+        this.words = words;
         this.today = today;
     }
 
@@ -195,8 +200,21 @@ class Divisions {
      * @param day on which it was divided
      * @param place where the pieces stand; blank for where the plant does
      * @param keep whether the best piece stays as the stock plant
+     * @param reason why it is divided though something speaks against cutting it, or null
      */
-    record Order(int card, String protocol, LocalDate day, String place, boolean keep) {}
+    record Order(int card, String protocol, LocalDate day, String place, boolean keep, String reason) {}
+
+    /** What speaks against cutting it is as for any other cut: a word of reason stands for a licence or the purpose. */
+    private void refuse(StockPlantView plant, Order order) {
+        boolean reasoned = order.reason() != null && !order.reason().isBlank();
+        plant.mayCut(order.day(), order.reason()).stream()
+                .filter(f ->
+                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
+                .findFirst()
+                .ifPresent(f -> {
+                    throw new InvalidField("reason", words.of(f));
+                });
+    }
 
     /**
      * Divides a plant: the pieces become a batch with what is known of each, and the plant bears so much less.
@@ -207,6 +225,7 @@ class Divisions {
     BatchView divide(UUID id, Asked asked, Order order) {
         StockPlantView plant = plant(id);
         today.refuseFuture("dividedOn", order.day());
+        refuse(plant, order);
         DivideSheet sheet = judge(plant, asked);
         if (order.card() < 0
                 || order.card() >= sheet.cards().size()

@@ -5,6 +5,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcPrint;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
@@ -17,7 +18,8 @@ import org.springframework.test.context.ContextConfiguration;
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.printer=target/printed"})
-@AutoConfigureMockMvc
+// What a page was made of is not printed: for a large page that takes longer than the page.
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ContextConfiguration(initializers = OnDatabase.Initializer.class)
 public @interface OnDatabase {
 

@@ -1,5 +1,6 @@
 package garden.vivarium.app.walk;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.BatchView;
@@ -9,6 +10,7 @@ import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
+import java.net.URLEncoder;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -114,6 +116,32 @@ class DivideInTheBrowserTest extends AtThePages {
         assertThat(browser.width()).isLessThanOrEqualTo(390);
         browser.open("/stock/" + orchid.id() + "/divide?drawn=1,2,3,r;5,5,5,r");
         assertThat(browser.text("main .error")).contains("hang together");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void aProtectedVarietyIsNotDividedForSaleWithoutAWord() {
+        StockPlantView orchid = in(() -> {
+            StockPlantView made = stock.add(new StockPlantForm(
+                    "Cymbidium ‘Protected’",
+                    "clumping-orchid",
+                    Protection.PROTECTED,
+                    "bought in",
+                    new StockPlantForm.Stands("Bench", Climate.HEATED),
+                    new StockPlantForm.Condition(9, StockState.GROWING, null),
+                    null));
+            return counts.look(
+                    made.id(), TODAY.minusDays(3), null, Map.of("growths", 4), null, StockState.GROWING, null);
+        });
+        browser.open("/stock/" + orchid.id() + "/divide?form=CREEPING&away=1&drawn="
+                + URLEncoder.encode("1,60,200,rf;2,122,200,rlf;3,180,200,rf;4,240,200,rlf|1-2,2-3,3-4", UTF_8));
+        browser.untilText("main", "Few large or many small");
+        browser.press(".divide-cards ~ .row-end button.main");
+        browser.untilText("main .refused", "licence");
+        assertThat(browser.value("drawn")).as("the drawing is there still").contains("4,240,200,rlf");
+        browser.type("reason", "licence 57/2026");
+        browser.press(".divide-cards ~ .row-end button.main");
+        browser.untilPath("/batches/");
         assertThat(browser.complaints()).isEmpty();
     }
 }

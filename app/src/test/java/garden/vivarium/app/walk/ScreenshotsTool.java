@@ -1,10 +1,23 @@
 package garden.vivarium.app.walk;
 
+import garden.vivarium.app.climate.Reading;
+import garden.vivarium.app.climate.Readings;
 import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
-import java.io.IOException;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.simulate.PlaceWeather;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -20,11 +33,28 @@ class ScreenshotsTool {
     @Autowired
     private DemoNursery demo;
 
+    @Autowired
+    private Readings readings;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private Today today;
+
+    private static final String ORCHID =
+            "1,120,230,;2,182,230,;3,244,230,rf;4,306,230,rf;5,368,230,rf;6,430,225,rlf;7,350,170,f;"
+                    + "8,405,130,rf;9,465,100,rlf|1-2,2-3,3-4,4-5,5-6,4-7,7-8,8-9";
+
     @Test
     void mainViews() throws Exception {
         Path folder = Path.of(System.getProperty("vivarium.screenshots", "target/screenshots"));
         Files.createDirectories(folder);
-        demo.fillOnce();
+        UUID sample = demo.fillOnce();
+        String airOf = measured(sample);
         try (Browser browser = new Browser(port)) {
             browser.signIn(DemoNursery.SIGN_IN, DemoNursery.PASSWORD);
             take(browser, folder, "round", "/round");
@@ -46,18 +76,19 @@ class ScreenshotsTool {
             browser.follow("ROS-1");
             snap(browser, folder, "stock-sheet");
 
-            // Two jars on the sill, and a batch put right.
-            browser.open("/stands");
-            jar(browser, "FUC-1", "12", "4", "3w");
-            jar(browser, "Hoya ‘Pearl Drift’", "5", "", "early May");
-            snap(browser, folder, "it-stands-already");
-
-            // Somebody's notebook, as it was written.
-            browser.open("/records");
-            browser.upload("file", notebook());
-            browser.press("main button.main");
-            browser.untilPath("/records/");
-            snap(browser, folder, "a-notebook-in");
+            // An orchid as it lies, and where it could be cut.
+            browser.open("/stock");
+            browser.follow("DEN-1");
+            browser.follow("Divide");
+            browser.until(d -> browser.count("[data-divide-do]") > 0);
+            browser.open(browser.path() + "?drawn=" + URLEncoder.encode(ORCHID, StandardCharsets.UTF_8)
+                    + "&form=CREEPING&away=2&sure=70&step=3");
+            browser.until(d -> browser.count(".divide-small") > 3);
+            browser.script("document.querySelector('.divide-cards').previousElementSibling.scrollIntoView()");
+            snap(browser, folder, "division");
+            browser.open("/benches/air/" + airOf);
+            browser.until(d -> browser.count(".air-mean") > 0);
+            snap(browser, folder, "place-week");
 
             // The fuchsia that lags: behind its usual, in a tray.
             browser.open("/benches");
@@ -95,24 +126,25 @@ class ScreenshotsTool {
         }
     }
 
-    private static Path notebook() throws IOException {
-        return Files.writeString(Files.createTempDirectory("vivarium").resolve("notebook.csv"), """
-                Variety;Potted;Started;What;Into;No.;OK;Remarks;weather
-                Fuchsia ‘Skery Lantern’;3/5/2025;12/4/2025;tip cuttings;perlite/compost 50:50;24;18;good roots;wet
-                Sage ‘Grey Gull’;20/6/2025;June 2025;tip;sphagnum;10;7;late;dry
-                Rosemary ‘Wrack Line’;1/9/2025;1/8/2025;semi ripe;half bark half gravel;30;22;;windy
-                """);
-    }
-
-    private static void jar(Browser browser, String plant, String pieces, String rooted, String when) {
-        int before = browser.count("section[aria-labelledby=written] tbody tr");
-        browser.type("plant", plant);
-        browser.type("pieces", pieces);
-        browser.type("rooted", rooted);
-        browser.type("when", when);
-        browser.type("place", "Kitchen sill");
-        browser.press("main form.fields button.main");
-        browser.until(d -> browser.count("section[aria-labelledby=written] tbody tr") == before + 1);
+    /** A fortnight of readings at one place, and where on the globe that is. */
+    private String measured(UUID sample) {
+        return current.workingFor(sample, () -> {
+            UUID place = stock.places().stream()
+                    .filter(p -> p.name().equals("Glasshouse, mist bench"))
+                    .findFirst()
+                    .orElseThrow()
+                    .id();
+            readings.isAt(57.3, 14);
+            PlaceWeather weather = new PlaceWeather(57, 57.3, 17, 9, 92);
+            List<Reading> read = new ArrayList<>();
+            for (int minutes = 14 * 1440; minutes >= 0; minutes -= 20) {
+                Instant at = today.now().minus(minutes, ChronoUnit.MINUTES);
+                PlaceWeather.Reading r = weather.at(at.atOffset(ZoneOffset.UTC).toLocalDateTime());
+                read.add(new Reading(at, r.warmth(), r.humidity(), r.light()));
+            }
+            readings.keep(place, read);
+            return place.toString();
+        });
     }
 
     private static void take(Browser browser, Path folder, String name, String path) throws Exception {
