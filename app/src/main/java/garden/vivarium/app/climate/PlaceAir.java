@@ -29,7 +29,14 @@ record PlaceAir(
 
     /** The lowest of its hours in °C; 0 where there is none. */
     public double coldest() {
-        return hours.stream().mapToDouble(HourView::coldest).min().orElse(0);
+        return Math.round(
+                        10 * hours.stream().mapToDouble(HourView::coldest).min().orElse(0))
+                / 10.0;
+    }
+
+    /** The last °C that was read, to a tenth. */
+    public double warmthNow() {
+        return last.map(r -> Math.round(10 * r.warmth()) / 10.0).orElse(0.0);
     }
 
     /** What the last reading tells beside its figures: dew point in °C and deficit in kPa; empty where no humidity was read. */
@@ -40,7 +47,9 @@ record PlaceAir(
 
     /** The highest of its hours in °C; 0 where there is none. */
     public double warmest() {
-        return hours.stream().mapToDouble(HourView::warmest).max().orElse(0);
+        return Math.round(
+                        10 * hours.stream().mapToDouble(HourView::warmest).max().orElse(0))
+                / 10.0;
     }
 
     /**

@@ -84,7 +84,6 @@ class ScreenshotsTool {
             browser.open(browser.path() + "?drawn=" + URLEncoder.encode(ORCHID, StandardCharsets.UTF_8)
                     + "&form=CREEPING&away=2&sure=70&step=3");
             browser.until(d -> browser.count(".divide-small") > 3);
-            browser.script("document.querySelector('.divide-cards').previousElementSibling.scrollIntoView()");
             snap(browser, folder, "division");
             browser.open("/benches/air/" + airOf);
             browser.until(d -> browser.count(".air-mean") > 0);
