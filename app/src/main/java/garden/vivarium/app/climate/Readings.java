@@ -72,9 +72,10 @@ public class Readings {
         Instant latest = today.now().plus(AHEAD);
         Instant earliest = today.now().minus(366L * YEARS, ChronoUnit.DAYS);
         readings.forEach(r -> {
-            if (!r.isBelievable() || r.at().isAfter(latest) || r.at().isBefore(earliest)) {
+            if (r == null || !r.isBelievable() || r.at().isAfter(latest) || r.at().isBefore(earliest)) {
                 throw new InvalidField(
-                        "readings", Messages.text("Readings.unbelievable", "at", String.valueOf(r.at())));
+                        "readings",
+                        Messages.text("Readings.unbelievable", "at", r == null ? "" : String.valueOf(r.at())));
             }
         });
         if (readings.isEmpty()) {

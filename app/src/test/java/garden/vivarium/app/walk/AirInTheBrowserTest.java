@@ -70,6 +70,12 @@ class AirInTheBrowserTest extends AtThePages {
         assertThat(send(token, "{\"readings\": [{\"at\": \"2026-06-15T08:00:00Z\", \"warmth\": 900}]}")
                         .statusCode())
                 .isEqualTo(422);
+        for (String odd : new String[] {"{\"readings\": [null]}", "{\"readings\": []}", "{}"}) {
+            assertThat(send(token, odd).statusCode()).as(odd).isEqualTo(422);
+        }
+        for (String odd : new String[] {"null", "{", "{\"readings\": [{\"at\": \"now\"}]}"}) {
+            assertThat(send(token, odd).statusCode()).as(odd).isBetween(400, 422);
+        }
         assertThat(send(token, json(720, 300, 18)).body()).contains("\"stored\":43");
         assertThat(send(token, json(720, 300, 18)).body()).as("twice is once").contains("\"stored\":0");
 
