@@ -4,14 +4,9 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.SecretToken;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,13 +19,11 @@ import org.springframework.transaction.annotation.Transactional;
 class Feeds {
 
     private static final int MOST_FEEDS = 20;
-    private static final int TOKEN_BYTES = 32;
 
     private final FeedRepository feeds;
     private final CurrentNursery nursery;
     private final Today today;
     private final JdbcClient database;
-    private final SecureRandom random = new SecureRandom();
 
     Feeds(FeedRepository feeds, CurrentNursery nursery, Today today, JdbcClient database) {
         this.feeds = feeds;
@@ -54,11 +47,12 @@ class Feeds {
             throw new InvalidField(
                     "name", Messages.text("Feeds.addresses.already.withdraw.one", "mostFeeds", MOST_FEEDS));
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String token = SecretToken.make();
         feeds.save(new Feed(
-                hash(token), name.strip(), nursery.person().map(SignedIn::name).orElse("Vivarium"), today.now()));
+                SecretToken.hash(token),
+                name.strip(),
+                nursery.person().map(SignedIn::name).orElse("Vivarium"),
+                today.now()));
         return token;
     }
 
@@ -76,18 +70,9 @@ class Feeds {
     /** The nursery whose calendar an address opens; it is asked before anybody's nursery is known. */
     Optional<UUID> nurseryOf(String token) {
         return database.sql("select nursery_id from calendar_feed where token_hash = ? and withdrawn_at is null")
-                .param(hash(token))
+                .param(SecretToken.hash(token))
                 .query(String.class)
                 .optional()
                 .map(UUID::fromString);
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
     }
 }

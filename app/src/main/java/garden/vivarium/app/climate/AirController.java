@@ -15,6 +15,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -58,6 +59,7 @@ class AirController {
         model.addAttribute("airs", airs.all());
         model.addAttribute("loggers", loggers.list());
         model.addAttribute("latitude", readings.latitude().orElse(null));
+        model.addAttribute("rawDays", readings.rawDays());
         readings.latitude().ifPresent(l -> model.addAttribute("night", Night.hours(l, today.date())));
         return "climate/places";
     }
@@ -123,10 +125,10 @@ class AirController {
             if (celsius == null) {
                 throw new InvalidField("warmth", Messages.text("AirController.warmth"));
             }
-            Instant at = readAt == null ? today.now() : today.instant(readAt);
-            int kept = readings.keep(
-                    place, List.of(new Reading(at, celsius, Figures.decimal("humidity", humidity), null)));
-            return Messages.text("AirController.kept", "kept", kept);
+            Instant at = (readAt == null ? today.now() : today.instant(readAt)).truncatedTo(ChronoUnit.MINUTES);
+            readings.put(place, new Reading(at, celsius, Figures.decimal("humidity", humidity), null));
+            return Messages.text(
+                    "AirController.put", "time", today.local(at).toString().replace('T', ' '));
         });
     }
 

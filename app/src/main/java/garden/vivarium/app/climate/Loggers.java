@@ -4,17 +4,12 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.SecretToken;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.time.ZoneOffset;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,13 +22,11 @@ import org.springframework.transaction.annotation.Transactional;
 class Loggers {
 
     private static final int MOST = 100;
-    private static final int TOKEN_BYTES = 32;
 
     private final LoggerRepository loggers;
     private final CurrentNursery nursery;
     private final Today today;
     private final JdbcClient database;
-    private final SecureRandom random = new SecureRandom();
 
     Loggers(LoggerRepository loggers, CurrentNursery nursery, Today today, JdbcClient database) {
         this.loggers = loggers;
@@ -59,10 +52,8 @@ class Loggers {
         if (list().size() >= MOST) {
             throw new InvalidField("name", Messages.text("Loggers.many", "most", MOST));
         }
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        Logger made = new Logger(place, name.strip(), hash(token));
+        String token = SecretToken.make();
+        Logger made = new Logger(place, name.strip(), SecretToken.hash(token));
         made.by(nursery.person().map(SignedIn::name).orElse("Vivarium"), today.now());
         loggers.save(made);
         return token;
@@ -88,7 +79,7 @@ class Loggers {
 
     /** Which place a token sends for; it is asked before anybody's nursery is known. */
     Optional<Opened> opened(String token) {
-        String hash = hash(token);
+        String hash = SecretToken.hash(token);
         return database.sql("select nursery_id, place_id from logger where token_hash = ? and withdrawn_at is null")
                 .param(hash)
                 .query((row, i) -> new Opened(
@@ -102,14 +93,5 @@ class Loggers {
                 .param(Timestamp.valueOf(today.now().atOffset(ZoneOffset.UTC).toLocalDateTime()))
                 .param(hash)
                 .update();
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -113,6 +113,33 @@ public class Readings {
         return rows == null ? 0 : rows;
     }
 
+    /**
+     * Keeps a reading in place of whatever was read there at that minute: what was typed wrong is typed again.
+     *
+     * @throws InvalidField as for others
+     */
+    @Transactional
+    public void put(UUID place, Reading reading) {
+        if (reading.at() != null) {
+            database.update(
+                    "delete from air_reading where nursery_id = ? and place_id = ? and read_at = ?",
+                    nursery.required().toString(),
+                    place.toString(),
+                    at(reading.at().truncatedTo(ChronoUnit.SECONDS)));
+        }
+        keep(place, List.of(reading));
+    }
+
+    /** For how many days readings are kept as they came. */
+    @Transactional(readOnly = true)
+    public int rawDays() {
+        Integer days = database.queryForObject(
+                "select raw_days from nursery where id = ?",
+                Integer.class,
+                nursery.required().toString());
+        return days == null ? 14 : days;
+    }
+
     private void reckon(UUID of, UUID place, SortedSet<Instant> hours) {
         // An hour of which fewer readings are left than it was reckoned from stays as it is: its readings have gone.
         database.update(
@@ -236,14 +263,10 @@ public class Readings {
     /** Lets readings go that are older than this nursery keeps them as they came; what they came to by hour and day stays. */
     @Transactional
     public int prune() {
-        Integer days = database.queryForObject(
-                "select raw_days from nursery where id = ?",
-                Integer.class,
-                nursery.required().toString());
         return database.update(
                 "delete from air_reading where nursery_id = ? and read_at < ?",
                 nursery.required().toString(),
-                at(today.now().minus(days == null ? 14 : days, ChronoUnit.DAYS)));
+                at(today.now().minus(rawDays(), ChronoUnit.DAYS)));
     }
 
     /** Degrees north, where somebody said. */

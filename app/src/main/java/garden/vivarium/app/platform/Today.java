@@ -69,6 +69,11 @@ public class Today {
                 .toInstant();
     }
 
+    /** An instant as the clock of the nursery shows it. */
+    public LocalDateTime local(Instant instant) {
+        return LocalDateTime.ofInstant(instant, nursery.id().map(this::zone).orElse(ZoneId.of("UTC")));
+    }
+
     private ZoneId zone(UUID id) {
         return known(id).zone();
     }

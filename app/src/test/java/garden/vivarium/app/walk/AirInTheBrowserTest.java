@@ -123,8 +123,16 @@ class AirInTheBrowserTest extends AtThePages {
         browser.untilText("main .refused", "warm");
         browser.type("warmth", "19,5");
         browser.press("form[action$='/reading'] button");
-        browser.untilText("main .said", "1 reading is kept");
+        browser.untilText("main .said", "Kept as read at 2026-06-15");
         assertThat(browser.text("h1")).contains("19.5 °C");
+        // It was typed wrong: the same time again puts it right, in its hour too.
+        browser.type("warmth", "9.5");
+        browser.press("form[action$='/reading'] button");
+        browser.untilText("h1", "9.5 °C");
+        assertThat(in(() -> readings.hours(
+                        frame, today.now().minusSeconds(7200), today.now().plusSeconds(7200))))
+                .singleElement()
+                .satisfies(h -> assertThat(h.mean()).isEqualTo(9.5));
 
         Path file = Files.writeString(
                 Files.createTempDirectory("vivarium").resolve("air.csv"),
