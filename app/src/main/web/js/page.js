@@ -29,6 +29,7 @@ if (strip) {
   import("./timers.js").then((timers) => {
     timers.start(strip);
     document.querySelectorAll("form[data-timer-start]").forEach((form) => timers.startForm(form));
+    document.querySelectorAll("[data-timer-now]").forEach((button) => timers.startButton(button));
   });
 }
 

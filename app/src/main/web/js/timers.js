@@ -126,6 +126,15 @@ export function start(strip) {
   draw();
 }
 
+/** A button beside a step of the work that says how long it takes. */
+export function startButton(button) {
+  button.hidden = false;
+  button.addEventListener("click", () => {
+    shared.add(`${button.dataset.name}: ${button.dataset.what.slice(0, 60)}`, Number(button.dataset.seconds) / 60);
+    document.dispatchEvent(new Event("timers-changed"));
+  });
+}
+
 /** A form that starts one: minutes, and what for; it is named by its batch. */
 export function startForm(form) {
   form.hidden = false;

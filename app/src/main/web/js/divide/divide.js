@@ -22,7 +22,7 @@ function showPicture(root) {
     const [letter, growths] = p.split(":");
     growths.split(" ").forEach((g) => { letters[g] = letter; });
   });
-  root.replaceChildren(picture(plant, { cuts, letters }, root.dataset.says));
+  root.replaceChildren(picture(plant, { cuts, letters, form: root.dataset.form }, root.dataset.says));
 }
 
 /** As near as the plant fills it. */
@@ -41,6 +41,8 @@ class Sheet {
     this.svg = root.querySelector("svg");
     this.field = document.getElementById("drawn");
     this.said = root.querySelector("[data-divide-said]");
+    this.form = document.getElementById("form");
+    this.form.addEventListener("change", () => this.show());
     this.plant = read(this.field.value);
     this.chosen = this.plant.growths.at(-1)?.number ?? null;
     this.tying = null;
@@ -80,7 +82,7 @@ class Sheet {
   show() {
     this.field.value = write(this.plant);
     this.svg.querySelector("g.divide-plant")?.remove();
-    const drawn = drawPlant(this.plant, { chosen: this.chosen });
+    const drawn = drawPlant(this.plant, { chosen: this.chosen, form: this.form.value });
     drawn.setAttribute("class", "divide-plant");
     this.svg.append(drawn);
     const chosen = find(this.plant, this.chosen);

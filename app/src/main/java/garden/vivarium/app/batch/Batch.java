@@ -84,7 +84,7 @@ class Batch extends NurseryRow {
     private Instant withdrawnAt;
     private String withdrawnBy;
     private String withdrawnWhy;
-    private Integer withdrawnEach;
+    private Integer withdrawnCut;
     private String withdrawnOldCode;
 
     @Version
@@ -227,7 +227,7 @@ class Batch extends NurseryRow {
     void withdraw(String who, Instant when, String why, Integer each) {
         withdrawnOldCode = origin == null ? null : origin.oldCode();
         origin = origin == null ? null : origin.withoutOldCode();
-        withdrawnEach = each;
+        withdrawnCut = each;
         withdrawnBy = who;
         withdrawnAt = when;
         withdrawnWhy = why;

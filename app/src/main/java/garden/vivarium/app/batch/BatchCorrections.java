@@ -187,16 +187,22 @@ public class BatchCorrections {
         if (same || before.origin().stockPlantId() == null) {
             return;
         }
-        OptionalInt each =
-                counts.takeBack(before.origin().stockPlantId(), before.method(), before.taken(), before.takenOn());
-        if (each.isPresent() && now.origin().stockPlantId() != null) {
+        OptionalInt cut = counts.takeBack(cutFor(before), before.taken());
+        if (cut.isPresent() && now.origin().stockPlantId() != null) {
+            // Of fewer pieces fewer growths were cut, as far as is known in proportion.
+            double each = (double) cut.getAsInt() / Math.max(1, before.taken());
             counts.cutFor(
-                    now.origin().stockPlantId(),
-                    now.done().method(),
-                    now.taking().taken(),
-                    each.getAsInt(),
-                    now.taking().takenOn());
+                    new StockCounts.ForBatch(
+                            now.origin().stockPlantId(),
+                            now.done().method(),
+                            now.taking().takenOn(),
+                            before.id()),
+                    (int) Math.round(each * now.taking().taken()));
         }
+    }
+
+    private static StockCounts.ForBatch cutFor(BatchView b) {
+        return new StockCounts.ForBatch(b.origin().stockPlantId(), b.method(), b.takenOn(), b.id());
     }
 
     private List<CorrectedFact> changes(BatchView was, NewBatch now) {
@@ -271,14 +277,14 @@ public class BatchCorrections {
         }
         Batch batch = toChange.of(code);
         BatchView before = batch.view();
-        OptionalInt each = before.origin().stockPlantId() == null
+        OptionalInt cut = before.origin().stockPlantId() == null
                 ? OptionalInt.empty()
-                : counts.takeBack(before.origin().stockPlantId(), before.method(), before.taken(), before.takenOn());
+                : counts.takeBack(cutFor(before), before.taken());
         batch.withdraw(
                 nursery.person().map(SignedIn::name).orElse("Vivarium"),
                 today.now(),
                 why.strip().substring(0, Math.min(300, why.strip().length())),
-                each.isPresent() ? each.getAsInt() : null);
+                cut.isPresent() ? cut.getAsInt() : null);
         batches.flush();
         events.publishEvent(new BatchWithdrawn(before));
         return before;
@@ -316,7 +322,7 @@ public class BatchCorrections {
     @Transactional
     public BatchView restore(String code) {
         WithdrawnBatch found = withdrawn.findByCode(code).orElseThrow(() -> new NotFound("no batch " + code));
-        OptionalInt each = found.restore(found.oldName() == null
+        OptionalInt cut = found.restore(found.oldName() == null
                 || batches.findByOriginOldCode(found.oldName()).isEmpty());
         withdrawn.saveAndFlush(found);
         Batch batch = batches.findByCode(code).orElseThrow();
@@ -324,7 +330,7 @@ public class BatchCorrections {
             histories.refresh(batch);
         }
         BatchView now = batch.view();
-        each.ifPresent(n -> counts.cutFor(now.origin().stockPlantId(), now.method(), now.taken(), n, now.takenOn()));
+        cut.ifPresent(growths -> counts.cutFor(cutFor(now), growths));
         events.publishEvent(new BatchRestored(now));
         return now;
     }

@@ -27,7 +27,7 @@ class WithdrawnBatch extends NurseryRow {
     private Instant withdrawnAt;
     private String withdrawnBy;
     private String withdrawnWhy;
-    private Integer withdrawnEach;
+    private Integer withdrawnCut;
     private String withdrawnOldCode;
     private String oldCode;
 
@@ -37,18 +37,18 @@ class WithdrawnBatch extends NurseryRow {
      * It was after all.
      *
      * @param oldNameIsFree whether no other batch has taken the name that it had in old records
-     * @return how many of what its plant bears went with each piece, if what was cut for it was taken back with it
+     * @return how much of what its plant bears was cut for it, if that was taken back with it
      */
     OptionalInt restore(boolean oldNameIsFree) {
         oldCode = oldNameIsFree ? withdrawnOldCode : null;
         withdrawnOldCode = null;
-        OptionalInt each = withdrawnEach == null ? OptionalInt.empty() : OptionalInt.of(withdrawnEach);
-        withdrawnEach = null;
+        OptionalInt cut = withdrawnCut == null ? OptionalInt.empty() : OptionalInt.of(withdrawnCut);
+        withdrawnCut = null;
         withdrawnAt = null;
         withdrawnBy = null;
         withdrawnWhy = null;
         changes++;
-        return each;
+        return cut;
     }
 
     /** The name that it had in old records; null for none. */

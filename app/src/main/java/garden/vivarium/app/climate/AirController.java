@@ -60,7 +60,11 @@ class AirController {
         model.addAttribute("loggers", loggers.list());
         model.addAttribute("latitude", readings.latitude().orElse(null));
         model.addAttribute("rawDays", readings.rawDays());
-        readings.latitude().ifPresent(l -> model.addAttribute("night", Night.hours(l, today.date())));
+        readings.latitude().ifPresent(l -> {
+            model.addAttribute("night", Night.hours(l, today.date()));
+            model.addAttribute("noon", Math.max(0, Night.noonHeight(l, today.date())));
+        });
+        model.addAttribute("nightsOf", airs.nightsOf());
         return "climate/places";
     }
 
@@ -129,6 +133,23 @@ class AirController {
             readings.put(place, new Reading(at, celsius, Figures.decimal("humidity", humidity), null));
             return Messages.text(
                     "AirController.put", "time", today.local(at).toString().replace('T', ' '));
+        });
+    }
+
+    @PostMapping("/{place}/strike")
+    String strike(
+            @PathVariable UUID place,
+            @RequestParam(required = false) LocalDateTime strikeFrom,
+            @RequestParam(required = false) LocalDateTime strikeTo,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/benches/air/" + place, () -> {
+            if (strikeFrom == null || strikeTo == null) {
+                throw new InvalidField("strikeFrom", Messages.text("Readings.strike"));
+            }
+            return Messages.text(
+                    "AirController.struck",
+                    "hours",
+                    readings.strike(place, today.instant(strikeFrom), today.instant(strikeTo)));
         });
     }
 

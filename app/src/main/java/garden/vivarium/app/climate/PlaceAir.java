@@ -5,6 +5,8 @@ import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.measure.Air;
 import garden.vivarium.core.watch.AirWatch;
+import garden.vivarium.core.watch.LightWatch;
+import garden.vivarium.core.watch.Nights;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +27,31 @@ record PlaceAir(
         Optional<Reading> last,
         List<Wants> wants,
         Optional<AirWatch.Now> alarm,
-        List<Night> nights) {
+        List<Night> nights,
+        Optional<Lit> light) {
+
+    /**
+     * How bright a place is.
+     *
+     * @param noon share of full sun at the brightest hour of a day, in the mean
+     * @param words as protocols say it
+     */
+    record Lit(double noon, String words) {}
+
+    /** The light that a batch wants, in words, and what hours were not so. */
+    record Lighted(String wants, LightWatch.Tally tally) {
+
+        /** Nothing in particular is wanted. */
+        static final Lighted AS_IT_COMES = new Lighted("", LightWatch.Tally.NONE);
+    }
+
+    /**
+     * A plant here that answers to nights.
+     *
+     * @param critical hours of night from which on
+     * @param rest whether it goes to rest then, rather than to bud
+     */
+    record NightOf(String plant, double critical, boolean rest, Nights.Stands stands) {}
 
     /** The lowest of its hours in °C; 0 where there is none. */
     public double coldest() {
@@ -61,6 +87,7 @@ record PlaceAir(
      * @param days how many days those were
      * @param of of how many since it was stuck
      * @param better another place that suited it more, and how many of its hours were wrong; empty where this one does
+     * @param light what it wants, and what was not so
      */
     record Wants(
             BatchView batch,
@@ -69,7 +96,8 @@ record PlaceAir(
             double degreeDays,
             int days,
             long of,
-            Optional<Better> better) {
+            Optional<Better> better,
+            Lighted light) {
 
         /** Hours that were too cold, too hot or too dry. */
         public int wrong() {

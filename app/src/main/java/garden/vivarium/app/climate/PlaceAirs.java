@@ -12,6 +12,7 @@ import garden.vivarium.core.measure.Air;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.plan.Weaning;
 import garden.vivarium.core.watch.AirWatch;
+import garden.vivarium.core.watch.LightWatch;
 import garden.vivarium.core.watch.Nights;
 import garden.vivarium.core.watch.PlaceFit;
 import java.time.Instant;
@@ -23,7 +24,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,6 +39,8 @@ class PlaceAirs {
     private static final int DAYS_COMPARED = 14;
     /** Another place is named where it would have had half the wrong hours, and this one a day of them. */
     private static final int WORTH_SAYING = 24;
+
+    private static final int WHOLE_DAY = 20;
 
     private final Readings readings;
     private final BatchBook book;
@@ -55,8 +60,20 @@ class PlaceAirs {
     @Transactional(readOnly = true)
     List<PlaceAir> all() {
         Map<UUID, List<BatchView>> standing = standing();
+        Map<UUID, List<HourView>> weeks = readings.hours(from(ALARM_DAYS), soon());
+        Map<UUID, Reading> last = readings.last();
+        Instant yesterday = from(1);
         return stock.places().stream()
-                .map(p -> air(p, 1, standing.getOrDefault(p.id(), List.of()), Map.of()))
+                .map(p -> {
+                    List<HourView> week = weeks.getOrDefault(p.id(), List.of());
+                    List<HourView> hours = week.stream()
+                            .filter(h -> !h.at().isBefore(yesterday))
+                            .toList();
+                    return air(
+                            new Read(p, yesterday, hours, week, List.of(), Optional.ofNullable(last.get(p.id()))),
+                            standing.getOrDefault(p.id(), List.of()),
+                            Map.of());
+                })
                 .toList();
     }
 
@@ -69,16 +86,53 @@ class PlaceAirs {
                 .orElseThrow(() -> new NotFound("no such place"));
         // Where something would have been better is told by the last weeks, however far back the page looks.
         int compared = Math.min(days, DAYS_COMPARED);
+        Map<UUID, List<HourView>> all = readings.hours(from(Math.max(ALARM_DAYS, compared)), soon());
         Map<PlaceView, List<HourView>> others = new HashMap<>();
         for (PlaceView other : stock.places()) {
-            if (!other.id().equals(place)) {
-                List<HourView> hours = readings.hours(other.id(), from(compared), today.now());
-                if (hours.size() >= compared * 12) {
-                    others.put(other, hours);
-                }
+            List<HourView> hours = since(all.getOrDefault(other.id(), List.of()), from(compared));
+            if (!other.id().equals(place) && hours.size() >= compared * 12) {
+                others.put(other, hours);
             }
         }
-        return air(found, days, standing().getOrDefault(place, List.of()), others);
+        List<BatchView> batches = standing().getOrDefault(place, List.of());
+        List<Readings.Day> measured = readings.days(
+                place,
+                batches.stream()
+                        .filter(BatchView::isStuck)
+                        .map(BatchView::dayZero)
+                        .min(Comparator.naturalOrder())
+                        .orElse(today.date()));
+        List<HourView> lately = all.getOrDefault(place, List.of());
+        List<HourView> hours = days <= compared ? since(lately, from(days)) : readings.hours(place, from(days), soon());
+        return air(
+                new Read(found, from(days), hours, since(lately, from(ALARM_DAYS)), measured, readings.last(place)),
+                batches,
+                others);
+    }
+
+    /**
+     * What was read at a place.
+     *
+     * @param from since when it is looked at
+     * @param hours since then
+     * @param week the last seven days
+     * @param measured days, as far back as something stands there; none where nobody asks for them
+     * @param last the last reading
+     */
+    private record Read(
+            PlaceView place,
+            Instant from,
+            List<HourView> hours,
+            List<HourView> week,
+            List<Readings.Day> measured,
+            Optional<Reading> last) {}
+
+    private static List<HourView> since(List<HourView> hours, Instant from) {
+        return hours.stream().filter(h -> !h.at().isBefore(from)).toList();
+    }
+
+    private Instant soon() {
+        return today.now().plusSeconds(3600);
     }
 
     private Instant from(int days) {
@@ -95,41 +149,58 @@ class PlaceAirs {
         return standing;
     }
 
-    private PlaceAir air(PlaceView place, int days, List<BatchView> batches, Map<PlaceView, List<HourView>> others) {
-        Instant from = from(days);
-        List<HourView> hours = readings.hours(place.id(), from, today.now().plusSeconds(3600));
-        List<AirWatch.Hour> week = readings
-                .hours(place.id(), from(ALARM_DAYS), today.now().plusSeconds(3600))
-                .stream()
-                .map(HourView::hour)
-                .toList();
-        List<Readings.Day> measured = days == 1
-                ? List.of()
-                : readings.days(
-                        place.id(),
-                        batches.stream()
-                                .filter(BatchView::isStuck)
-                                .map(BatchView::dayZero)
-                                .min(Comparator.naturalOrder())
-                                .orElse(today.date()));
+    private PlaceAir air(Read read, List<BatchView> batches, Map<PlaceView, List<HourView>> others) {
+        List<AirWatch.Hour> week = read.week().stream().map(HourView::hour).toList();
         List<PlaceAir.Wants> wants =
-                batches.stream().map(b -> wants(b, hours, measured, others)).toList();
+                batches.stream().map(b -> wants(b, read, others)).toList();
         Optional<AirWatch.Now> alarm = wants.stream()
                 .map(w -> AirWatch.alarm(week, w.wanted()))
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingInt(AirWatch.Now::hours));
-        return new PlaceAir(place, from, hours, readings.last(place.id()), wants, alarm, nights(batches));
+        return new PlaceAir(
+                read.place(),
+                read.from(),
+                read.hours(),
+                read.last(),
+                wants,
+                alarm,
+                nights(batches),
+                light(ofWholeDays(lit(read.week()))));
     }
 
-    private PlaceAir.Wants wants(
-            BatchView b, List<HourView> hours, List<Readings.Day> measured, Map<PlaceView, List<HourView>> others) {
-        AirWatch.Wanted wanted = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
-                .map(Protocol::keeping)
-                .map(k -> wanted(k.air(), b.isStuck() ? b.age(today.date()) : 0))
-                .orElse(AirWatch.Wanted.NOTHING);
+    /** The word for a place's light by its last week; empty where nobody measured it. */
+    private static Optional<PlaceAir.Lit> light(List<LightWatch.Lit> week) {
+        double noon = LightWatch.noon(week);
+        return week.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new PlaceAir.Lit(noon, LightWatch.said(noon).words()));
+    }
+
+    /** A day that is not over, or was measured in part, may have its brightest hour elsewhere. */
+    private static List<LightWatch.Lit> ofWholeDays(List<LightWatch.Lit> hours) {
+        Map<LocalDate, Long> measured =
+                hours.stream().collect(Collectors.groupingBy(LightWatch.Lit::day, Collectors.counting()));
+        return hours.stream().filter(h -> measured.get(h.day()) >= WHOLE_DAY).toList();
+    }
+
+    private List<LightWatch.Lit> lit(List<HourView> hours) {
+        return hours.stream()
+                .map(h -> h.lit(today.of(h.at())))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private PlaceAir.Wants wants(BatchView b, Read read, Map<PlaceView, List<HourView>> others) {
+        List<HourView> hours = read.hours();
+        Optional<Protocol.Air> air = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                .map(p -> p.keeping().air());
+        AirWatch.Wanted wanted =
+                air.map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0)).orElse(AirWatch.Wanted.NOTHING);
         AirWatch.Tally tally = tally(hours, wanted);
         List<Readings.Day> since = b.isStuck()
-                ? measured.stream().filter(d -> !d.day().isBefore(b.dayZero())).toList()
+                ? read.measured().stream()
+                        .filter(d -> !d.day().isBefore(b.dayZero()))
+                        .toList()
                 : List.of();
         return new PlaceAir.Wants(
                 b,
@@ -146,7 +217,10 @@ class PlaceAirs {
                                         .filter(h -> !h.at().isBefore(from(DAYS_COMPARED)))
                                         .toList(),
                                 wanted)),
-                        others));
+                        others),
+                air.flatMap(a -> PlaceFit.Light.wanted(a.light()))
+                        .map(l -> new PlaceAir.Lighted(l.words(), LightWatch.tally(ofWholeDays(lit(hours)), l.share())))
+                        .orElse(PlaceAir.Lighted.AS_IT_COMES));
     }
 
     private static AirWatch.Tally tally(List<HourView> hours, AirWatch.Wanted wanted) {
@@ -186,6 +260,25 @@ class PlaceAirs {
             }
         }
         return spells.isEmpty() ? Optional.empty() : Optional.of(spells.get(spells.size() - 1));
+    }
+
+    /** How the plants of this nursery that answer to nights stand to them tonight, one line a kind; none where nobody said where it is. */
+    @Transactional(readOnly = true)
+    List<PlaceAir.NightOf> nightsOf() {
+        Optional<Double> latitude = readings.latitude();
+        Map<String, PlaceAir.NightOf> found = new TreeMap<>();
+        if (latitude.isPresent()) {
+            stock.live()
+                    .forEach(p -> Nights.of(p.plant().kind(), p.plant().name())
+                            .ifPresent(a -> found.putIfAbsent(
+                                    p.plant().name(),
+                                    new PlaceAir.NightOf(
+                                            p.plant().name(),
+                                            a.critical(),
+                                            a.effect() == Nights.Effect.REST,
+                                            Nights.stands(a, latitude.get(), today.date())))));
+        }
+        return List.copyOf(found.values());
     }
 
     private List<PlaceAir.Night> nights(List<BatchView> batches) {

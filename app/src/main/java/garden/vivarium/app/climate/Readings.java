@@ -12,8 +12,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
@@ -208,6 +211,24 @@ public class Readings {
                 at(to));
     }
 
+    /** The same of all places of this nursery, for those that have any. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<HourView>> hours(Instant from, Instant to) {
+        Map<UUID, List<HourView>> all = new HashMap<>();
+        database.query(
+                "select place_id, hour, coldest, mean, warmest, humidity, light from place p join air_hour h on h.place_id = p.id"
+                        + " where p.nursery_id = ? and h.nursery_id = p.nursery_id and hour >= ? and hour < ?"
+                        + " order by place_id, hour",
+                row -> {
+                    all.computeIfAbsent(UUID.fromString(row.getString("place_id")), id -> new ArrayList<>())
+                            .add(hour(row));
+                },
+                nursery.required().toString(),
+                at(from),
+                at(to));
+        return all;
+    }
+
     private static HourView hour(ResultSet row) throws SQLException {
         return new HourView(
                 instant(row.getTimestamp("hour")),
@@ -249,15 +270,71 @@ public class Readings {
                 .query(
                         "select read_at, warmth, humidity, light from air_reading where nursery_id = ? and place_id = ?"
                                 + " order by read_at desc limit 1",
-                        (row, i) -> new Reading(
-                                instant(row.getTimestamp("read_at")),
-                                row.getDouble("warmth"),
-                                row.getObject("humidity", Double.class),
-                                row.getObject("light", Double.class)),
+                        (row, i) -> reading(row),
                         nursery.required().toString(),
                         place.toString())
                 .stream()
                 .findFirst();
+    }
+
+    /** The last reading of each place that has one. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Reading> last() {
+        Map<UUID, Reading> all = new HashMap<>();
+        database.query(
+                "select r.place_id, read_at, warmth, humidity, light from place p join air_reading r on r.place_id = p.id"
+                        + " and r.read_at = (select max(x.read_at) from air_reading x where x.place_id = p.id)"
+                        + " where p.nursery_id = ? and r.nursery_id = p.nursery_id",
+                row -> {
+                    all.put(UUID.fromString(row.getString("place_id")), reading(row));
+                },
+                nursery.required().toString());
+        return all;
+    }
+
+    private static Reading reading(ResultSet row) throws SQLException {
+        return new Reading(
+                instant(row.getTimestamp("read_at")),
+                row.getDouble("warmth"),
+                row.getObject("humidity", Double.class),
+                row.getObject("light", Double.class));
+    }
+
+    /**
+     * Lets all that was read at a place go, from one hour to before another: an instrument that lay in the sun, a file of another place.
+     *
+     * @return how many hours went
+     */
+    @Transactional
+    public int strike(UUID place, Instant from, Instant to) {
+        Instant first = from.truncatedTo(ChronoUnit.HOURS);
+        if (!first.isBefore(to)) {
+            throw new InvalidField("strikeTo", Messages.text("Readings.strike"));
+        }
+        UUID of = nursery.required();
+        database.update(
+                "delete from air_reading where nursery_id = ? and place_id = ? and read_at >= ? and read_at < ?",
+                of.toString(),
+                place.toString(),
+                at(first),
+                at(to));
+        int hours = database.update(
+                "delete from air_hour where nursery_id = ? and place_id = ? and hour >= ? and hour < ?",
+                of.toString(),
+                place.toString(),
+                at(first),
+                at(to));
+        LocalDate last = today.of(to.minusSeconds(1));
+        database.update(
+                "delete from air_day where nursery_id = ? and place_id = ? and day >= ? and day <= ?",
+                of.toString(),
+                place.toString(),
+                today.of(first),
+                last);
+        // Of the first and the last day some hours may be left.
+        reckonDay(of, place, today.of(first));
+        reckonDay(of, place, last);
+        return hours;
     }
 
     /** Lets readings go that are older than this nursery keeps them as they came; what they came to by hour and day stays. */

@@ -76,7 +76,10 @@ class DemoBatches {
         LocalDate stuckOn = today.date().minusDays(p.age());
         int wait = p.protocol().wound().callus().map(Protocol.Callus::usual).orElse(0);
         int taken = p.ways().stuck() + (wait > 0 ? 1 : 0);
-        counts.cutFor(parent.id(), p.protocol().method(), taken, null, stuckOn.minusDays(wait));
+        counts.cutFor(
+                new StockCounts.ForBatch(parent.id(), p.protocol().method(), stuckOn.minusDays(wait), null),
+                taken,
+                null);
         NewBatch wanted = wanted(p, parent, place, stuckOn.minusDays(wait), taken, stuckOn);
         if (p.age() > FROM_OLD_RECORDS && p.protocol().clockStage().isEmpty()) {
             BatchView old = oldBatches.make(wanted, looks(p, place, stuckOn, false, random), false);

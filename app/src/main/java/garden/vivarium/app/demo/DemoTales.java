@@ -144,7 +144,11 @@ class DemoTales {
                 .measured()
                 .guessed(d.hunch(), d.minutes())
                 .made());
-        counts.cutFor(parent.id(), guide.protocol(d.protocol()).orElseThrow().method(), d.pieces(), null, day);
+        counts.cutFor(
+                new StockCounts.ForBatch(
+                        parent.id(), guide.protocol(d.protocol()).orElseThrow().method(), day, null),
+                d.pieces(),
+                null);
     }
 
     /** A place, and how many trays it holds. */

@@ -1,6 +1,7 @@
 package garden.vivarium.app.divide;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.label.BatchLabels;
 import garden.vivarium.app.photo.Photos;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
@@ -34,13 +35,15 @@ class DivideController {
 
     private final Divisions divisions;
     private final Photos photos;
+    private final BatchLabels labels;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
 
-    DivideController(Divisions divisions, Photos photos, Stock stock, Guide guide, Today today) {
+    DivideController(Divisions divisions, Photos photos, BatchLabels labels, Stock stock, Guide guide, Today today) {
         this.divisions = divisions;
         this.photos = photos;
+        this.labels = labels;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
@@ -132,12 +135,17 @@ class DivideController {
             @RequestParam(required = false) String place,
             @RequestParam(defaultValue = "false") boolean keep,
             @RequestParam(required = false) String reason,
+            @RequestParam(defaultValue = "false") boolean labelled,
             RedirectAttributes next) {
         return FormActions.runAndGo(next, again(id, drawn, form, sure, away, step), () -> {
             BatchView batch = divisions.divide(
                     id,
                     asked(drawn, form, sure, away, step),
                     new Divisions.Order(card, protocol, dividedOn, place, keep, reason));
+            if (labelled) {
+                next.addFlashAttribute(
+                        "labelsMade", labels.ready(batch, batch.taken()).toString());
+            }
             return new FormActions.Result(
                     Messages.text("Divisions.done", "pieces", batch.taken(), "code", batch.code()),
                     "/batches/" + batch.code());

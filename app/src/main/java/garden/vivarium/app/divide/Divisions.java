@@ -1,6 +1,8 @@
 package garden.vivarium.app.divide;
 
+import garden.vivarium.app.batch.BatchRestored;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.BatchWithdrawn;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
@@ -31,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -105,7 +108,7 @@ class Divisions {
     /** What was divided of it before, the last first. */
     @Transactional(readOnly = true)
     List<DivideSheet.Done> done(UUID plant) {
-        return drawings.findByStockPlantIdOrderByMadeAtDesc(plant).stream()
+        return drawings.findByStockPlantIdAndWithdrawnFalseOrderByMadeAtDesc(plant).stream()
                 .map(d -> new DivideSheet.Done(d.batchCode(), d.dividedOn(), d.drawn(), d.cuts(), d.personName()))
                 .toList();
     }
@@ -266,14 +269,23 @@ class Divisions {
                     null,
                     piece.living());
         }
-        counts.cut(
-                id,
-                guide.sortOf(protocol.method()).key(),
-                set.stream().mapToInt(p -> p.piece().living()).sum(),
-                order.day(),
-                false);
+        counts.cutFor(
+                new StockCounts.ForBatch(id, protocol.method(), order.day(), batch.id()),
+                set.stream().mapToInt(p -> p.piece().living()).sum());
         keep(id, asked, card, batch, order.day());
         return batch;
+    }
+
+    /** A division whose batch never was, never was. */
+    @EventListener
+    void on(BatchWithdrawn gone) {
+        drawings.findByBatchId(gone.batch().id()).forEach(d -> d.withdrawn(true));
+    }
+
+    /** It was after all. */
+    @EventListener
+    void on(BatchRestored back) {
+        drawings.findByBatchId(back.batch().id()).forEach(d -> d.withdrawn(false));
     }
 
     private void keep(UUID id, Asked asked, DivideSheet.Card card, BatchView batch, LocalDate day) {

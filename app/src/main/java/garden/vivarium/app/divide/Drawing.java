@@ -18,6 +18,7 @@ class Drawing extends NurseryRow {
     private String cuts;
     private String personName;
     private Instant madeAt;
+    private boolean withdrawn;
 
     protected Drawing() {}
 
@@ -36,6 +37,11 @@ class Drawing extends NurseryRow {
     void by(String person, Instant at) {
         personName = person;
         madeAt = at;
+    }
+
+    /** Whether its batch never was. */
+    void withdrawn(boolean neverWas) {
+        withdrawn = neverWas;
     }
 
     String batchCode() {

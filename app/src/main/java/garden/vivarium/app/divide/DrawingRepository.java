@@ -6,5 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface DrawingRepository extends JpaRepository<Drawing, UUID> {
 
-    List<Drawing> findByStockPlantIdOrderByMadeAtDesc(UUID plant);
+    List<Drawing> findByStockPlantIdAndWithdrawnFalseOrderByMadeAtDesc(UUID plant);
+
+    List<Drawing> findByBatchId(UUID batch);
 }

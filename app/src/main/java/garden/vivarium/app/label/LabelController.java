@@ -43,7 +43,7 @@ class LabelController {
     /** What was made in so many days may still want its label. */
     private static final int RECENT_DAYS = 21;
 
-    private static final LabelSheet USUAL = LabelSheet.named("a4-21").orElseThrow();
+    private static final LabelSheet USUAL = BatchLabels.USUAL;
 
     private final Labels labels;
     private final LabelPictures pictures;

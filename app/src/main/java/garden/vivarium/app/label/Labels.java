@@ -81,7 +81,11 @@ class Labels {
                 "pieces",
                 batch.isStuck() ? batch.stuck() : batch.taken(),
                 "unsure",
-                batch.taking().unsureDays() > 0));
+                batch.taking().unsureDays() > 0,
+                "divided",
+                guide.method(batch.method())
+                        .filter(m -> m.family().equals("division"))
+                        .isPresent()));
         lines.add(batch.method() + ", " + batch.medium());
         later(lines, next, on);
         unsure(lines, batch.plant());

@@ -362,11 +362,13 @@ public class Plans {
         BatchView batch = batches.make(wanted);
         plan.stuck(batch.code());
         counts.cutFor(
-                plan.view().stockPlantId(),
-                wanted.done().method(),
+                new StockCounts.ForBatch(
+                        plan.view().stockPlantId(),
+                        wanted.done().method(),
+                        wanted.taking().takenOn(),
+                        batch.id()),
                 wanted.taking().taken(),
-                each,
-                wanted.taking().takenOn());
+                each);
         return batch;
     }
 

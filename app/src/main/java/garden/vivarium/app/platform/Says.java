@@ -1,11 +1,13 @@
 package garden.vivarium.app.platform;
 
 import garden.vivarium.core.Text;
+import garden.vivarium.core.measure.WaitInWords;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.Month;
 import java.time.format.DateTimeFormatter;
@@ -58,6 +60,21 @@ public class Says {
             return "under 1%";
         }
         return Text.of("%.0f%%", 100 * share);
+    }
+
+    /** Seconds of the wait that a step of the work says; 0 where it says none. */
+    public long wait(String step) {
+        return WaitInWords.in(step).map(Duration::toSeconds).orElse(0L);
+    }
+
+    /** "20 min", "1½ h", "30 s". */
+    public String span(long seconds) {
+        if (seconds < 60) {
+            return seconds + " s";
+        }
+        return seconds % 1800 != 0
+                ? Math.round(seconds / 60.0) + " min"
+                : (seconds < 3600 ? "" : seconds / 3600) + (seconds % 3600 == 0 ? "" : "½") + " h";
     }
 
     /** Work as people say it: "8 minutes", "about 35 minutes", "about 1½ hours", "about half a day". */

@@ -14,6 +14,7 @@ class Harvest extends NurseryRow {
     private LocalDate cutOn;
     private int pieces;
     private boolean hard;
+    private UUID batchId;
 
     protected Harvest() {}
 
@@ -23,6 +24,16 @@ class Harvest extends NurseryRow {
         this.cutOn = cutOn;
         this.pieces = pieces;
         this.hard = hard;
+    }
+
+    /** Of which batch it became. */
+    Harvest of(UUID batch) {
+        batchId = batch;
+        return this;
+    }
+
+    UUID batchId() {
+        return batchId;
     }
 
     int pieces() {

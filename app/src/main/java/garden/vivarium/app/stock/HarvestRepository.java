@@ -9,5 +9,7 @@ interface HarvestRepository extends JpaRepository<Harvest, UUID> {
 
     List<Harvest> findByStockPlantIdAndSortAndCutOn(UUID stockPlantId, String sort, LocalDate cutOn);
 
+    List<Harvest> findByStockPlantIdAndBatchId(UUID stockPlantId, UUID batchId);
+
     List<Harvest> findByStockPlantIdOrderByCutOnDesc(UUID stockPlantId);
 }

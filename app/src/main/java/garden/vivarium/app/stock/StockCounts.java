@@ -60,43 +60,71 @@ public class StockCounts {
      */
     @Transactional
     public void cut(UUID id, String sort, int pieces, LocalDate day, boolean hard) {
+        harvest(id, sort, pieces, day, hard, null);
+    }
+
+    private void harvest(UUID id, String sort, int pieces, LocalDate day, boolean hard, UUID batch) {
         StockPlant plant = keeper.toChange(id);
         PlantGroup.Rhythm rhythm = sorts.rhythm(plant.plant().view().group(), sort);
-        harvests.save(new Harvest(id, sort, day, pieces, plant.cut(sort, pieces, day, hard, rhythm)));
+        harvests.save(new Harvest(id, sort, day, pieces, plant.cut(sort, pieces, day, hard, rhythm)).of(batch));
+    }
+
+    /**
+     * What became a batch.
+     *
+     * @param plant the stock plant that it was cut from
+     * @param method by which the pieces are made
+     * @param batch which it became; null where it is not known
+     */
+    public record ForBatch(UUID plant, String method, LocalDate day, UUID batch) {}
+
+    /**
+     * So much was cut of what a way draws on, for a batch.
+     *
+     * @param growths in all, of whatever the plant bears
+     */
+    @Transactional
+    public void cutFor(ForBatch cut, int growths) {
+        harvest(cut.plant(), guide.sortOf(cut.method()).key(), growths, cut.day(), false, cut.batch());
     }
 
     /**
      * Pieces of a way were cut: what the way draws on goes down by that.
      *
-     * @param method by which the pieces are made
      * @param pieces how many
      * @param each how many of what the plant bears went with each of them; null for what is usual for its kind
      */
     @Transactional
-    public void cutFor(UUID id, String method, int pieces, Integer each, LocalDate day) {
-        int usual = guide.each(keeper.toChange(id).plant().view().grown(), method);
-        cut(id, guide.sortOf(method).key(), pieces * (each == null ? usual : each), day, false);
+    public void cutFor(ForBatch cut, int pieces, Integer each) {
+        int usual = guide.each(keeper.toChange(cut.plant()).plant().view().grown(), cut.method());
+        cutFor(cut, pieces * (each == null ? usual : each));
     }
 
     /**
-     * Pieces of a way were not cut after all: what they were taken off stands as before, unless it was counted or cut since.
+     * What became a batch was not cut after all: what it was taken off stands as before, unless it was counted or cut since.
      *
-     * @return how many of what the plant bears went with each piece; empty where no such harvest is written down
+     * @param pieces of the batch, for harvests written down before they knew their batch
+     * @return how much of what the plant bears that was; empty where no such harvest is written down
      */
     @Transactional
-    public OptionalInt takeBack(UUID id, String method, int pieces, LocalDate day) {
-        Optional<StockPlant> plant = stock.withPlant(id);
-        String sort = guide.sortOf(method).key();
-        Optional<Harvest> harvest = plant.isEmpty() || pieces < 1
-                ? Optional.empty()
-                : harvests.findByStockPlantIdAndSortAndCutOn(id, sort, day).stream()
-                        .filter(h -> h.pieces() >= pieces && h.pieces() % pieces == 0)
-                        .min(Comparator.comparingInt(Harvest::pieces));
+    public OptionalInt takeBack(ForBatch cut, int pieces) {
+        Optional<StockPlant> plant = stock.withPlant(cut.plant());
+        String sort = guide.sortOf(cut.method()).key();
+        Optional<Harvest> harvest = plant.isEmpty() ? Optional.empty() : harvestOf(cut, sort, pieces);
         harvest.ifPresent(h -> {
-            plant.get().takeBack(sort, h.pieces(), day);
+            plant.get().takeBack(sort, h.pieces(), cut.day());
             harvests.delete(h);
         });
-        return harvest.map(h -> OptionalInt.of(h.pieces() / pieces)).orElse(OptionalInt.empty());
+        return harvest.map(h -> OptionalInt.of(h.pieces())).orElse(OptionalInt.empty());
+    }
+
+    private Optional<Harvest> harvestOf(ForBatch cut, String sort, int pieces) {
+        return harvests.findByStockPlantIdAndBatchId(cut.plant(), cut.batch()).stream()
+                .findFirst()
+                .or(() -> harvests.findByStockPlantIdAndSortAndCutOn(cut.plant(), sort, cut.day()).stream()
+                        .filter(h -> h.batchId() == null && pieces > 0)
+                        .filter(h -> h.pieces() >= pieces && h.pieces() % pieces == 0)
+                        .min(Comparator.comparingInt(Harvest::pieces)));
     }
 
     /** The same of the sort that its commonest way draws on. */

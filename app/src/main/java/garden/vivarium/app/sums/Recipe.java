@@ -15,6 +15,7 @@ class Recipe extends NurseryRow {
     private String note;
     private String personName;
     private Instant madeAt;
+    private boolean dropped;
 
     protected Recipe() {}
 
@@ -29,6 +30,14 @@ class Recipe extends NurseryRow {
         personName = person;
         madeAt = at;
         note = why;
+    }
+
+    void drop() {
+        dropped = true;
+    }
+
+    boolean isDropped() {
+        return dropped;
     }
 
     String name() {

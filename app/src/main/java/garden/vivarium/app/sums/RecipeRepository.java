@@ -6,7 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RecipeRepository extends JpaRepository<Recipe, UUID> {
 
-    List<Recipe> findAllByOrderByNameAscVersionDesc();
+    List<Recipe> findByDroppedFalseOrderByNameAscVersionDesc();
 
     List<Recipe> findByNameOrderByVersionDesc(String name);
 }

@@ -3,6 +3,7 @@ package garden.vivarium.app.sums;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.measure.Mix;
@@ -30,9 +31,19 @@ class Recipes {
     /** All, by name, the newest version of each first. */
     @Transactional(readOnly = true)
     List<RecipeView> all() {
-        return recipes.findAllByOrderByNameAscVersionDesc().stream()
+        return recipes.findByDroppedFalseOrderByNameAscVersionDesc().stream()
                 .map(Recipe::view)
                 .toList();
+    }
+
+    /** A mix is no longer used: it is not offered, and what was mixed by it keeps its version. */
+    @Transactional
+    void drop(String name) {
+        List<Recipe> versions = recipes.findByNameOrderByVersionDesc(name == null ? "" : name.strip());
+        if (versions.isEmpty()) {
+            throw new NotFound("no such mix");
+        }
+        versions.forEach(Recipe::drop);
     }
 
     /**
@@ -50,7 +61,7 @@ class Recipes {
             throw new InvalidField("mix", Messages.text("Stores.shorten.recipe.characters"));
         }
         List<Recipe> before = recipes.findByNameOrderByVersionDesc(name.strip());
-        if (!before.isEmpty()) {
+        if (!before.isEmpty() && !before.get(0).isDropped()) {
             RecipeView last = before.get(0).view();
             if (last.parts().equals(parts) && last.settling() == settling) {
                 return last;

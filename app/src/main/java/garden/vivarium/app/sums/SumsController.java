@@ -139,4 +139,12 @@ class SumsController {
             }
         });
     }
+
+    @PostMapping("/mix/recipe/drop")
+    String dropRecipe(@RequestParam(required = false) String name, RedirectAttributes next) {
+        return FormActions.run(next, "/sums/mix", () -> {
+            recipes.drop(name);
+            return Messages.text("Recipes.dropped", "name", name);
+        });
+    }
 }

@@ -11,6 +11,7 @@ import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
@@ -173,7 +174,8 @@ class BatchCorrectionsTest extends AtANursery {
     void whatWasCutIsTakenOffThePlantThatItReallyCameFrom() {
         StockPlantView sister = plant("Fuchsia ‘Skerry Lantern’", "soft", 70);
         BatchView batch = running(20, 10);
-        run(() -> counts.cutFor(fuchsia.id(), batch.method(), 20, null, batch.takenOn()));
+        run(() ->
+                counts.cutFor(new StockCounts.ForBatch(fuchsia.id(), batch.method(), batch.takenOn(), null), 20, null));
         run(() -> counts.look(sister.id(), TODAY.minusDays(20), 70, null, sister.state(), null));
         NewBatch right = new NewBatch(
                 sister.plant(),

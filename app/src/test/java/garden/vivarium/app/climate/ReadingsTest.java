@@ -10,6 +10,7 @@ import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.timing.Climate;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -70,6 +71,54 @@ class ReadingsTest extends AtANursery {
                         .mapToInt(Readings.Day::hours)
                         .sum())
                 .isEqualTo(30);
+    }
+
+    @Test
+    void whatWasReadWrongIsStruckOutByTheHour() {
+        in(() -> readings.keep(bench.id(), everyTenMinutes(30, 18)));
+        Instant from = now.minus(10, ChronoUnit.HOURS);
+        assertThat(in(() -> readings.strike(bench.id(), from.plusSeconds(600), now.minus(5, ChronoUnit.HOURS))))
+                .isEqualTo(5);
+        assertThat(in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
+                .hasSize(25)
+                .noneMatch(h -> !h.at().isBefore(from) && h.at().isBefore(now.minus(5, ChronoUnit.HOURS)));
+        assertThat(in(() -> readings.days(bench.id(), TODAY.minusDays(3))).stream()
+                        .mapToInt(Readings.Day::hours)
+                        .sum())
+                .isEqualTo(25);
+        assertThatThrownBy(() -> run(() -> readings.strike(bench.id(), now, now.minusSeconds(60))))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("later time");
+        // Another nursery strikes nothing of it.
+        UUID other = Nurseries.make(people).id();
+        assertThat(current.workingFor(other, () -> readings.strike(bench.id(), now.minus(30, ChronoUnit.HOURS), now)))
+                .isZero();
+        assertThat(in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
+                .hasSize(25);
+    }
+
+    @Test
+    void lightOfAPlaceIsSaidAndJudged() {
+        BatchView batch = in(() -> {
+            StockPlantView fuchsia = Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’");
+            return Growing.tray(batches, guide, fuchsia, 4, 6, TODAY.minusDays(20));
+        });
+        List<Reading> sunny = IntStream.range(0, 8 * 24)
+                .mapToObj(h -> new Reading(now.minus(h, ChronoUnit.HOURS), 18.0, 70.0, h % 24 < 3 ? 0.9 : 0.1))
+                .toList();
+        in(() -> readings.keep(batch.placeId(), sunny));
+        PlaceAir air = in(() -> airs.of(batch.placeId(), 7));
+        assertThat(air.light()).hasValueSatisfying(l -> assertThat(l.words()).isEqualTo("sun"));
+        assertThat(air.wants()).singleElement().satisfies(w -> {
+            assertThat(w.light().wants()).isEqualTo("bright shade");
+            assertThat(w.light().tally().isWrong()).isTrue();
+            assertThat(w.light().tally().bright()).isEqualTo(18);
+            assertThat(w.light().tally().days()).isEqualTo(6);
+            assertThat(w.light().tally().dull()).isZero();
+        });
+        assertThat(in(() -> airs.all()).stream().filter(a -> a.light().isPresent()))
+                .singleElement()
+                .satisfies(a -> assertThat(a.place().id()).isEqualTo(batch.placeId()));
     }
 
     @Test

@@ -48,6 +48,12 @@ class SaysTest {
         assertThat(says.work(9)).isEqualTo("9 minutes");
         assertThat(says.work(34)).isEqualTo("about 35 minutes");
         assertThat(says.work(58)).isEqualTo("about an hour");
+        assertThat(says.span(says.wait("Soak for ten minutes."))).isEqualTo("10 min");
+        assertThat(says.span(says.wait("Soak half an hour."))).isEqualTo("½ h");
+        assertThat(says.span(5400)).isEqualTo("1½ h");
+        assertThat(says.span(5)).isEqualTo("5 s");
+        assertThat(says.span(4500)).isEqualTo("75 min");
+        assertThat(says.wait("Cut below a node.")).isZero();
         assertThat(says.work(94)).isEqualTo("about 1½ hours");
         assertThat(says.work(200)).isEqualTo("about 3½ hours");
         assertThat(says.work(240)).isEqualTo("about half a day");

@@ -3,6 +3,7 @@ package garden.vivarium.app.walk;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.StockCounts;
@@ -21,6 +22,9 @@ class DivideInTheBrowserTest extends AtThePages {
 
     @Autowired
     private StockCounts counts;
+
+    @Autowired
+    private BatchCorrections corrections;
 
     private StockPlantView orchid() {
         return in(() -> {
@@ -81,16 +85,32 @@ class DivideInTheBrowserTest extends AtThePages {
         BatchView batch = in(() -> batches.find(code));
         assertThat(batch.taken()).isEqualTo(2);
         assertThat(browser.text("main")).contains("3 growths, 1 with roots", "2 growths, 2 with roots, a lead");
-        assertThat(in(() -> stock.find(orchid.id()).orElseThrow()).counts().stream()
-                        .filter(b -> b.sort().equals("growths"))
-                        .findFirst()
-                        .orElseThrow()
-                        .pieces())
-                .as("the best piece of four stays")
-                .isEqualTo(4);
+        assertThat(growths(orchid)).as("the best piece of four stays").isEqualTo(4);
+        assertThat((String) browser.script("return document.querySelector('main .said a').href"))
+                .contains("/labels/", ".pdf");
+        browser.open("/labels");
+        assertThat(browser.text("main")).contains("2 labels");
         browser.open("/stock/" + orchid.id() + "/divide");
         assertThat(browser.text("section[aria-labelledby=done]")).contains(code);
+
+        // It never was: five growths stand again, the drawing is gone; and taking that back divides it again.
+        in(() -> corrections.withdraw(code, "the other plant"));
+        assertThat(growths(orchid)).isEqualTo(9);
+        browser.open("/stock/" + orchid.id() + "/divide");
+        assertThat(browser.count("section[aria-labelledby=done]")).isZero();
+        in(() -> corrections.restore(code));
+        assertThat(growths(orchid)).isEqualTo(4);
+        browser.open("/stock/" + orchid.id() + "/divide");
+        assertThat(browser.count("section[aria-labelledby=done]")).isOne();
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private int growths(StockPlantView plant) {
+        return in(() -> stock.find(plant.id()).orElseThrow()).counts().stream()
+                .filter(b -> b.sort().equals("growths"))
+                .findFirst()
+                .orElseThrow()
+                .pieces();
     }
 
     @Test

@@ -69,6 +69,9 @@ class SumsInTheBrowserTest extends AtThePages {
         browser.untilText("main .said", "Bench mix, version 2");
         assertThat(browser.text("section[aria-labelledby=own]"))
                 .contains("4 peat-free compost + 1 perlite", "3 peat-free compost + 1 perlite");
+        browser.press("form[action$='/recipe/drop'] button");
+        browser.untilText("main .said", "Bench mix is not offered any more");
+        assertThat(browser.text("section[aria-labelledby=own]")).contains("None yet");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -42,6 +42,21 @@ class TimersTest extends AtThePages {
         assertThat(browser.complaints()).isEmpty();
     }
 
+    @Test
+    void aStepThatSaysHowLongStartsItsTimerByOneTouch() {
+        browser.open("/guide/scale-in-vermiculite");
+        browser.until(d -> browser.count("[data-timer-now]:not([hidden])") == 1);
+        assertThat(browser.text("[data-timer-now]")).isEqualTo("Start 1 h");
+        browser.press("[data-timer-now]");
+        browser.until(d -> browser.texts(".timers p").stream().anyMatch(t -> t.startsWith("Bulb scale")));
+        assertThat(browser.texts(".timers p").stream().filter(t -> t.startsWith("Bulb scale")))
+                .singleElement()
+                .asString()
+                .contains("Bulb scale in vermiculite: Let them dry for an hour")
+                .containsPattern("(59:[0-9]{2}|1:00:00) Stop");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
     private void start(String minutes, String what) {
         browser.type("timer-minutes", minutes);
         browser.type("timer-what", what);

@@ -23,7 +23,7 @@ public final class Night {
         if (!(Math.abs(latitude) <= 90) || dayOfYear < 1 || dayOfYear > 366) {
             throw new IllegalArgumentException("a latitude is -90 to 90, a day of the year 1 to 366");
         }
-        double declination = 0.409 * Math.sin(2 * Math.PI * dayOfYear / 365 - 1.39);
+        double declination = declination(dayOfYear);
         double at = Math.toRadians(latitude);
         double cosine =
                 (Math.sin(HORIZON) - Math.sin(at) * Math.sin(declination)) / (Math.cos(at) * Math.cos(declination));
@@ -31,6 +31,23 @@ public final class Night {
             return 0;
         }
         return cosine >= 1 ? 24 : 24 - Math.toDegrees(Math.acos(cosine)) * 2 / 15;
+    }
+
+    private static double declination(int dayOfYear) {
+        return 0.409 * Math.sin(2 * Math.PI * dayOfYear / 365 - 1.39);
+    }
+
+    /**
+     * How high the sun stands at noon: 90° less how far the latitude is from the declination.
+     *
+     * @param latitude degrees, −90 to 90, north above 0
+     * @return degrees above the horizon; below 0 where it does not rise
+     */
+    public static double noonHeight(double latitude, LocalDate day) {
+        if (!(Math.abs(latitude) <= 90)) {
+            throw new IllegalArgumentException("a latitude is -90 to 90");
+        }
+        return 90 - Math.abs(latitude - Math.toDegrees(declination(day.getDayOfYear())));
     }
 
     /** Hours of night on a day. */

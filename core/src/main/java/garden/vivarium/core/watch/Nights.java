@@ -65,6 +65,36 @@ public final class Nights {
         return Optional.empty();
     }
 
+    /**
+     * How a plant stands to the nights of a place.
+     *
+     * @param isLong whether nights are as long now as it answers to
+     * @param turns the day on which that changes; empty where it does not within a year
+     * @param lamp hours of lamp that keep tonight too short, to the next half hour; 0 where it is short
+     * @param most the same in the longest night of the year
+     */
+    public record Stands(boolean isLong, Optional<LocalDate> turns, double lamp, double most) {}
+
+    /** How a plant stands to the nights of a place on a day. */
+    public static Stands stands(Answer answer, double latitude, LocalDate day) {
+        boolean isLong = Night.hours(latitude, day) >= answer.critical();
+        Optional<LocalDate> turns = Optional.empty();
+        double longest = 0;
+        for (int ahead = 365; ahead >= 1; ahead--) {
+            double night = Night.hours(latitude, day.plusDays(ahead));
+            longest = Math.max(longest, night);
+            if (night >= answer.critical() != isLong) {
+                turns = Optional.of(day.plusDays(ahead));
+            }
+        }
+        return new Stands(isLong, turns, lamp(answer, Night.hours(latitude, day)), lamp(answer, longest));
+    }
+
+    /** The night that is left has to be a good half hour too short. */
+    private static double lamp(Answer answer, double night) {
+        return night < answer.critical() ? 0 : Math.ceil(2 * (night - answer.critical() + 0.5)) / 2;
+    }
+
     /** What is said of nights. */
     public enum Said implements Rule {
         /** In {@code days} nights are as long as {@code critical} hours. */
@@ -81,8 +111,7 @@ public final class Nights {
     public static Optional<Statement> said(Answer answer, double latitude, LocalDate day) {
         double night = Night.hours(latitude, day);
         if (night >= answer.critical()) {
-            // The night that is left has to be a good half hour too short.
-            double lamp = Math.ceil(2 * (night - answer.critical() + 0.5)) / 2;
+            double lamp = lamp(answer, night);
             return Optional.of(Statement.of(
                     Said.NOW,
                     "night",

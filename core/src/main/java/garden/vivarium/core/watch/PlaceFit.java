@@ -22,16 +22,26 @@ public final class PlaceFit {
 
     /** How bright a place is, from dark to full sun. */
     public enum Light {
-        DARK("dark"),
-        SHADE("shade"),
-        BRIGHT_SHADE("bright shade"),
-        BRIGHT("bright, little sun"),
-        SUN("sun");
+        DARK("dark", 0, 0.02),
+        SHADE("shade", 0.03, 0.2),
+        BRIGHT_SHADE("bright shade", 0.08, 0.4),
+        BRIGHT("bright, little sun", 0.2, 0.7),
+        SUN("sun", 0.35, 1);
 
         private final String words;
+        private final Range share;
 
-        Light(String words) {
+        Light(String words, double from, double to) {
             this.words = words;
+            this.share = new Range(from, to);
+        }
+
+        /**
+         * Between which shares of full sun the brightest hour of a day lies there. Round figures of this project's own; they overlap, since
+         * a winter's day is dull everywhere.
+         */
+        public Range share() {
+            return share;
         }
 
         public String words() {
@@ -39,7 +49,7 @@ public final class PlaceFit {
         }
 
         /** What a protocol's words want; empty where they want nothing in particular, or one after another. */
-        static Optional<Light> wanted(String words) {
+        public static Optional<Light> wanted(String words) {
             return switch (words) {
                 case "none", "dark" -> Optional.of(DARK);
                 case "shade", "shade first", "shade for a month" -> Optional.of(SHADE);
