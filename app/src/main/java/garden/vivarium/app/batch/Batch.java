@@ -80,6 +80,7 @@ class Batch extends NurseryRow {
     @Column(length = 65535)
     private String drawn;
 
+    private String madeBy;
     private int changes;
     private Instant withdrawnAt;
     private String withdrawnBy;
@@ -112,6 +113,12 @@ class Batch extends NurseryRow {
         this.outlook = outlook;
         this.slowing = season.slower();
         this.thinning = season.poorer();
+    }
+
+    /** Who stuck it, as far as Vivarium knows; none in old records. */
+    Batch by(String person) {
+        madeBy = person;
+        return this;
     }
 
     /** It was otherwise than was written down. Its code stays: the label has it. */

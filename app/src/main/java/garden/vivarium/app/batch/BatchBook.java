@@ -6,6 +6,7 @@ import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -235,6 +236,38 @@ public class BatchBook {
     @Transactional(readOnly = true)
     public List<Kin> kin() {
         return batches.kin().stream().map(BatchBook::kin).toList();
+    }
+
+    /**
+     * How all batches that are stuck were done; of those that were read before and did not change since what was read then.
+     *
+     * @param before what was read before, by batch
+     */
+    @Transactional(readOnly = true)
+    public Map<UUID, BatchFacts> facts(Map<UUID, BatchFacts> before) {
+        if (before.isEmpty()) {
+            return batches.facts().stream().collect(Collectors.toMap(BatchFacts::id, f -> f));
+        }
+        Map<UUID, BatchFacts> now = new HashMap<>();
+        List<UUID> changed = new ArrayList<>();
+        for (BatchRepository.ChangeRow row : batches.changes()) {
+            BatchFacts known = before.get(row.getId());
+            if (known != null && known.changes() == row.getChanges()) {
+                now.put(row.getId(), known);
+            } else {
+                changed.add(row.getId());
+            }
+        }
+        if (!changed.isEmpty()) {
+            batches.facts(changed).forEach(f -> now.put(f.id(), f));
+        }
+        return now;
+    }
+
+    /** A number that is another whenever something was written down of any batch. */
+    @Transactional(readOnly = true)
+    public long stamp() {
+        return batches.stamp();
     }
 
     /** A way that was tried in a place. */

@@ -1,8 +1,10 @@
 package garden.vivarium.app.batch;
 
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -24,6 +26,7 @@ class BatchMaker {
     private final OutlookText outlooks;
     private final Stock stock;
     private final People people;
+    private final CurrentNursery nursery;
     private final Today today;
 
     BatchMaker(
@@ -32,12 +35,14 @@ class BatchMaker {
             OutlookText outlooks,
             Stock stock,
             People people,
+            CurrentNursery nursery,
             Today today) {
         this.batches = batches;
         this.withdrawn = withdrawn;
         this.outlooks = outlooks;
         this.stock = stock;
         this.people = people;
+        this.nursery = nursery;
         this.today = today;
     }
 
@@ -52,7 +57,11 @@ class BatchMaker {
                 ? wanted.taking().stuckOn()
                 : wanted.taking().takenOn();
         return batches.save(
-                new Batch(nextCode(dayZero), wanted, outlooks.write(outlook), season(wanted, outlook), asleep));
+                new Batch(nextCode(dayZero), wanted, outlooks.write(outlook), season(wanted, outlook), asleep)
+                        .by(
+                                wanted.origin() != null && wanted.origin().oldCode() != null
+                                        ? null
+                                        : nursery.person().map(SignedIn::name).orElse(null)));
     }
 
     /** The factors of the season on a batch of which this is expected. */

@@ -28,6 +28,30 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
                     + " from Batch b where b.guess.minutes > 0 and b.done.protocol is not null group by b.done.protocol")
     List<WorkRow> work();
 
+    /** How batches were done that are stuck, without what was expected of them. */
+    @Query(
+            "select new garden.vivarium.app.batch.BatchFacts(b.id, b.changes, b.code, b.done, b.taking, b.material, b.placeId,"
+                    + " b.origin.stockPlantId, b.madeBy) from Batch b where b.taking.stuckOn is not null")
+    List<BatchFacts> facts();
+
+    @Query(
+            "select new garden.vivarium.app.batch.BatchFacts(b.id, b.changes, b.code, b.done, b.taking, b.material, b.placeId,"
+                    + " b.origin.stockPlantId, b.madeBy) from Batch b where b.id in :ids")
+    List<BatchFacts> facts(Collection<UUID> ids);
+
+    /** A number that is another whenever a batch was made, changed or withdrawn. */
+    @Query("select count(b) * 1000003 + coalesce(sum(b.changes), 0) from Batch b")
+    long stamp();
+
+    @Query("select b.id as id, b.changes as changes from Batch b where b.taking.stuckOn is not null")
+    List<ChangeRow> changes();
+
+    interface ChangeRow {
+        UUID getId();
+
+        int getChanges();
+    }
+
     interface WorkRow {
         String getProtocol();
 

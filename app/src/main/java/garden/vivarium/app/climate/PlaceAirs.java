@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -70,7 +71,14 @@ class PlaceAirs {
                             .filter(h -> !h.at().isBefore(yesterday))
                             .toList();
                     return air(
-                            new Read(p, yesterday, hours, week, List.of(), Optional.ofNullable(last.get(p.id()))),
+                            new Read(
+                                    p,
+                                    yesterday,
+                                    hours,
+                                    week,
+                                    List.of(),
+                                    Optional.ofNullable(last.get(p.id())),
+                                    Map.of()),
                             standing.getOrDefault(p.id(), List.of()),
                             Map.of());
                 })
@@ -105,7 +113,14 @@ class PlaceAirs {
         List<HourView> lately = all.getOrDefault(place, List.of());
         List<HourView> hours = days <= compared ? since(lately, from(days)) : readings.hours(place, from(days), soon());
         return air(
-                new Read(found, from(days), hours, since(lately, from(ALARM_DAYS)), measured, readings.last(place)),
+                new Read(
+                        found,
+                        from(days),
+                        hours,
+                        since(lately, from(ALARM_DAYS)),
+                        measured,
+                        readings.last(place),
+                        tallies(ofWholeDays(lit(hours)))),
                 batches,
                 others);
     }
@@ -118,6 +133,7 @@ class PlaceAirs {
      * @param week the last seven days
      * @param measured days, as far back as something stands there; none where nobody asks for them
      * @param last the last reading
+     * @param lit light of its whole days; none where nobody asks for it
      */
     private record Read(
             PlaceView place,
@@ -125,7 +141,8 @@ class PlaceAirs {
             List<HourView> hours,
             List<HourView> week,
             List<Readings.Day> measured,
-            Optional<Reading> last) {}
+            Optional<Reading> last,
+            Map<PlaceFit.Light, LightWatch.Tally> lit) {}
 
     private static List<HourView> since(List<HourView> hours, Instant from) {
         return hours.stream().filter(h -> !h.at().isBefore(from)).toList();
@@ -183,6 +200,11 @@ class PlaceAirs {
         return hours.stream().filter(h -> measured.get(h.day()) >= WHOLE_DAY).toList();
     }
 
+    private static Map<PlaceFit.Light, LightWatch.Tally> tallies(List<LightWatch.Lit> lit) {
+        return Arrays.stream(PlaceFit.Light.values())
+                .collect(Collectors.toMap(l -> l, l -> LightWatch.tally(lit, l.share())));
+    }
+
     private List<LightWatch.Lit> lit(List<HourView> hours) {
         return hours.stream()
                 .map(h -> h.lit(today.of(h.at())))
@@ -219,7 +241,7 @@ class PlaceAirs {
                                 wanted)),
                         others),
                 air.flatMap(a -> PlaceFit.Light.wanted(a.light()))
-                        .map(l -> new PlaceAir.Lighted(l.words(), LightWatch.tally(ofWholeDays(lit(hours)), l.share())))
+                        .map(l -> new PlaceAir.Lighted(l.words(), read.lit().getOrDefault(l, LightWatch.Tally.NONE)))
                         .orElse(PlaceAir.Lighted.AS_IT_COMES));
     }
 
@@ -268,12 +290,12 @@ class PlaceAirs {
         Optional<Double> latitude = readings.latitude();
         Map<String, PlaceAir.NightOf> found = new TreeMap<>();
         if (latitude.isPresent()) {
-            stock.live()
-                    .forEach(p -> Nights.of(p.plant().kind(), p.plant().name())
+            stock.plants()
+                    .forEach(p -> Nights.of(p.kind(), p.name())
                             .ifPresent(a -> found.putIfAbsent(
-                                    p.plant().name(),
+                                    p.name(),
                                     new PlaceAir.NightOf(
-                                            p.plant().name(),
+                                            p.name(),
                                             a.critical(),
                                             a.effect() == Nights.Effect.REST,
                                             Nights.stands(a, latitude.get(), today.date())))));

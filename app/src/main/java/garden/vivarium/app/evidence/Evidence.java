@@ -65,15 +65,37 @@ public class Evidence {
 
     private record HeldBatch(int changes, WayBatch batch) {}
 
+    /**
+     * All batches as evidence, by their ids, with the record of them.
+     *
+     * @param batches those that tell anything
+     */
+    public record Known(NurseryRecord record, Map<UUID, WayBatch> batches) {}
+
+    /** The record as of now, with its batches by their ids. */
+    @Transactional(readOnly = true)
+    public Known known() {
+        Held now = now();
+        return new Known(
+                now.record(),
+                now.batches().entrySet().stream()
+                        .collect(Collectors.toMap(
+                                Map.Entry::getKey, e -> e.getValue().batch())));
+    }
+
     /** The record as of now. */
     @Transactional(readOnly = true)
     public NurseryRecord record() {
+        return now().record();
+    }
+
+    private Held now() {
         UUID id = nursery.required();
         // Who only reads sees one state of the nursery until the transaction ends.
         boolean readOnly = TransactionSynchronizationManager.isCurrentTransactionReadOnly();
         Optional<Held> seen = readOnly ? own(id) : Optional.empty();
         if (seen.isPresent()) {
-            return seen.get().record();
+            return seen.get();
         }
         // Read first: what is written meanwhile raises it, and is then read again.
         long stamp = stamps.of(id);
@@ -83,15 +105,16 @@ public class Evidence {
             if (readOnly) {
                 bind(id, before);
             }
-            return before.record();
+            return before;
         }
         Map<UUID, HeldBatch> now = read(before == null ? Map.of() : before.batches());
         List<WayBatch> all = now.values().stream().map(HeldBatch::batch).toList();
         NurseryRecord record = before == null
                 ? NurseryRecord.of(all, guide::figures)
                 : before.record().updated(all);
-        keep(id, new Held(stamp, here, now, record));
-        return record;
+        Held made = new Held(stamp, here, now, record);
+        keep(id, made);
+        return made;
     }
 
     /** What a transaction has changed itself nobody else sees, and may never come: it keeps that to itself. */

@@ -5,14 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.photo.Photos;
+import garden.vivarium.app.photo.Pictures;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
+import java.io.IOException;
 import java.net.URLEncoder;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -25,6 +29,9 @@ class DivideInTheBrowserTest extends AtThePages {
 
     @Autowired
     private BatchCorrections corrections;
+
+    @Autowired
+    private Photos photos;
 
     private StockPlantView orchid() {
         return in(() -> {
@@ -111,6 +118,31 @@ class DivideInTheBrowserTest extends AtThePages {
                 .findFirst()
                 .orElseThrow()
                 .pieces();
+    }
+
+    @Test
+    void aPhotographLiesBeneathAndTheGrowthsLookLikeWhatTheyAre() throws IOException {
+        StockPlantView orchid = orchid();
+        in(() -> photos.ofStock(orchid.id(), UUID.randomUUID(), TODAY, null, Pictures.file("jpeg", 600, 300)));
+        browser.open("/stock/" + orchid.id() + "/divide");
+        browser.untilText("[data-divide-said]", "Press n for the first growth");
+        browser.script("document.querySelector('[data-divide] svg').focus()");
+        browser.keys("n");
+        browser.script("const b = document.getElementById('beneath'); b.selectedIndex = 1;"
+                + " b.dispatchEvent(new Event('change'))");
+        assertThat((String) browser.script(
+                        "return document.querySelector('[data-divide] svg').firstElementChild.getAttribute('href')"))
+                .startsWith("/photos/")
+                .endsWith("/large");
+        assertThat(browser.fetch((String)
+                        browser.script("return document.querySelector('[data-divide] image').getAttribute('href')")))
+                .hasSizeGreaterThan(500);
+        String bulb = (String) browser.script("return document.querySelector('.divide-growth').getAttribute('d')");
+        browser.script("const f = document.getElementById('form'); f.value = 'FANS';"
+                + " f.dispatchEvent(new Event('change'))");
+        assertThat((String) browser.script("return document.querySelector('.divide-growth').getAttribute('d')"))
+                .isNotEqualTo(bulb);
+        assertThat(browser.complaints()).isEmpty();
     }
 
     @Test

@@ -1,0 +1,150 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchFacts;
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.timing.Hemisphere;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** All batches of a nursery that are over, with what is known of how each was done. Read once while nothing is written down of any batch. */
+@Service
+class JudgedBatches {
+
+    private final Evidence evidence;
+    private final BatchBook book;
+    private final Stock stock;
+    private final GuideLookup guide;
+    private final People people;
+    private final CurrentNursery nursery;
+    private final Map<UUID, Held> held = new ConcurrentHashMap<>();
+
+    JudgedBatches(
+            Evidence evidence, BatchBook book, Stock stock, GuideLookup guide, People people, CurrentNursery nursery) {
+        this.evidence = evidence;
+        this.book = book;
+        this.stock = stock;
+        this.guide = guide;
+        this.people = people;
+        this.nursery = nursery;
+    }
+
+    private record Held(long stamp, Map<UUID, BatchFacts> facts, List<FinishedBatch> batches) {}
+
+    /** All of them, the first stuck first. */
+    @Transactional(readOnly = true)
+    List<FinishedBatch> all() {
+        UUID id = nursery.required();
+        long stamp = book.stamp();
+        Held before = held.get(id);
+        if (before != null && before.stamp() == stamp) {
+            return before.batches();
+        }
+        Map<UUID, BatchFacts> facts = book.facts(before == null ? Map.of() : before.facts());
+        Map<UUID, String> places = stock.places().stream().collect(Collectors.toMap(PlaceView::id, PlaceView::name));
+        Map<UUID, String> plants =
+                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, StockPlantView::code));
+        Words words = new Words(places, plants, new HashMap<>(), people.hemisphere());
+        List<FinishedBatch> batches = evidence.known().batches().entrySet().stream()
+                .filter(e -> e.getValue().isFinished() && facts.containsKey(e.getKey()))
+                .map(e -> finished(facts.get(e.getKey()), e.getValue(), words))
+                .sorted(java.util.Comparator.comparing(FinishedBatch::stuckOn).thenComparing(FinishedBatch::code))
+                .toList();
+        held.put(id, new Held(stamp, facts, batches));
+        return batches;
+    }
+
+    /** By what names are said: places, stock plants, and whether a protocol warms from below. */
+    private record Words(
+            Map<UUID, String> places, Map<UUID, String> plants, Map<String, String> bases, Hemisphere hemisphere) {}
+
+    private FinishedBatch finished(BatchFacts f, WayBatch b, Words words) {
+        Map<Factor, String> is = new EnumMap<>(Factor.class);
+        is.put(Factor.MEDIUM, b.way().medium());
+        List<String> treatments = List.of(f.done().treatment().split("; ?"));
+        is.put(Factor.HORMONE, said(treatments.stream().filter(Facts::isHormone).toList(), "no hormone"));
+        is.put(
+                Factor.TREATMENT,
+                said(treatments.stream().filter(t -> !Facts.isHormone(t)).toList(), "nothing else"));
+        is.put(Factor.DRIED, Facts.dried(f.taking().takenOn(), f.taking().stuckOn()));
+        is.put(Factor.SEASON, Facts.season(f.taking().stuckOn(), words.hemisphere()));
+        put(is, Factor.PIECE, f.material().pieceKind());
+        put(
+                is,
+                Factor.LENGTH,
+                f.material().lengthMm() == null
+                        ? null
+                        : Facts.length(f.material().lengthMm()));
+        put(
+                is,
+                Factor.NODES,
+                f.material().nodes() == null
+                        ? null
+                        : String.valueOf(f.material().nodes()));
+        put(
+                is,
+                Factor.CONDITION,
+                f.material().stockState() == null
+                        ? null
+                        : f.material().stockState().words());
+        put(is, Factor.PLACE, words.places().get(f.placeId()));
+        put(is, Factor.STOCK_PLANT, words.plants().get(f.stockPlantId()));
+        put(is, Factor.PERSON, f.madeBy());
+        if (f.done().protocol() != null && f.done().protocolVersion() != null) {
+            is.put(Factor.VERSION, f.done().protocol() + ", version " + f.done().protocolVersion());
+            is.put(
+                    Factor.BASE,
+                    words.bases()
+                            .computeIfAbsent(
+                                    f.done().protocol() + " " + f.done().protocolVersion(),
+                                    k -> guide.protocol(
+                                                    f.done().protocol(),
+                                                    f.done().protocolVersion(),
+                                                    b.way())
+                                            .map(p -> p.keeping().air().base().isPresent()
+                                                    ? "warm from below"
+                                                    : "no warmth from below")
+                                            .orElse("not known")));
+        }
+        return new FinishedBatch(
+                f.code(),
+                b.way().plant(),
+                b.way().method(),
+                f.taking().stuckOn(),
+                f.taking()
+                        .stuckOn()
+                        .plusDays(Math.max(b.lastKnowingLook(), b.ready().lastLook())),
+                new BatchCount(b.kept(), b.judgeable()),
+                b.ready(),
+                is);
+    }
+
+    private static String said(List<String> treatments, String none) {
+        String words =
+                treatments.stream().map(String::strip).filter(t -> !t.isEmpty()).collect(Collectors.joining("; "));
+        return words.isEmpty() ? none : words;
+    }
+
+    private static void put(Map<Factor, String> is, Factor factor, String words) {
+        if (words != null && !words.isBlank()) {
+            is.put(factor, words);
+        }
+    }
+}

@@ -1,0 +1,47 @@
+package garden.vivarium.core.compare;
+
+/** What batches may differ in, and a grower may ask about. */
+public enum Factor {
+    /** What pieces are stuck in. */
+    MEDIUM,
+    /** Which method. */
+    METHOD,
+    /** Which hormone, or none. */
+    HORMONE,
+    /** What else was done to pieces, or nothing. */
+    TREATMENT,
+    /** Days between taken and stuck. */
+    DRIED,
+    /** Kind of piece. */
+    PIECE,
+    /** Length of piece. */
+    LENGTH,
+    /** Nodes of a piece. */
+    NODES,
+    /** Season of sticking. */
+    SEASON,
+    /** How the stock plant was. */
+    CONDITION,
+    /** Warmth from below, or none. */
+    BASE,
+    /** Where they stood. */
+    PLACE,
+    /** From which stock plant. */
+    STOCK_PLANT,
+    /** Who stuck them. */
+    PERSON,
+    /** Which version of a protocol. */
+    VERSION,
+    /** Of which plant: never a question, but what may differ beside one. */
+    PLANT;
+
+    /** Whether it may explain a difference in something else: a version of another protocol is only another name for what differs. */
+    public boolean mayExplain() {
+        return this != PLANT && this != VERSION;
+    }
+
+    /** Whether a grower asks about it; a plant is what is asked of. */
+    public boolean isQuestion() {
+        return this != PLANT;
+    }
+}

@@ -1,0 +1,43 @@
+package garden.vivarium.core.compare;
+
+import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.looks.Tallies;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A batch that is over, with what is known of how it was done.
+ *
+ * @param code its label
+ * @param plant of what
+ * @param method by which
+ * @param stuckOn when it was stuck
+ * @param overOn the day of the last look that judged it
+ * @param count what was kept of what was judged
+ * @param ready when, as far as looks tell
+ * @param facts what it was, by factor, in words that are the same for the same; none where nobody said
+ */
+public record FinishedBatch(
+        String code,
+        String plant,
+        String method,
+        LocalDate stuckOn,
+        LocalDate overOn,
+        BatchCount count,
+        Tallies ready,
+        Map<Factor, String> facts) {
+
+    public FinishedBatch {
+        facts = Map.copyOf(facts);
+    }
+
+    /** What it was in one respect. */
+    public Optional<String> is(Factor factor) {
+        return switch (factor) {
+            case PLANT -> Optional.of(plant);
+            case METHOD -> Optional.of(method);
+            default -> Optional.ofNullable(facts.get(factor));
+        };
+    }
+}
