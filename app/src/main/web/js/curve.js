@@ -9,8 +9,29 @@ const EDGE = { top: 34, right: 14, bottom: 10, left: 46 };
 export function start(holder) {
   const curves = JSON.parse(holder.dataset.curves);
   if (curves.length > 0) {
-    holder.replaceChildren(draw(curves, holder.dataset.label ?? "Share ready by day"));
+    const svg = draw(curves, holder.dataset.label ?? "Share ready by day");
+    holder.replaceChildren(svg);
+    const link = document.querySelector("[data-curve-svg]");
+    if (link) {
+      link.hidden = false;
+      link.addEventListener("click", () => save(svg, link));
+    }
   }
+}
+
+/** The drawing as a file of its own: what the style sheet says goes into it. */
+function save(svg, link) {
+  const copy = svg.cloneNode(true);
+  const shown = [...svg.querySelectorAll("*")];
+  [...copy.querySelectorAll("*")].forEach((element, i) => {
+    const style = getComputedStyle(shown[i]);
+    for (const name of ["fill", "fill-opacity", "stroke", "stroke-width", "stroke-dasharray", "font-size", "font-family"]) {
+      element.setAttribute(name, style.getPropertyValue(name));
+    }
+  });
+  copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
+  link.href = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(new XMLSerializer().serializeToString(copy))}`;
+  link.download = "curves.svg";
 }
 
 /** From masses [after, by, share] to corners of the least and the most share by each day. */
@@ -31,7 +52,7 @@ function draw(curves, label) {
     .attr("x1", EDGE.left).attr("x2", WIDTH - EDGE.right).attr("y1", (s) => y(s)).attr("y2", (s) => y(s));
 
   curves.forEach((c, i) => {
-    const name = i === 0 ? "a" : "b";
+    const name = "abcd"[i];
     if (c.low.length > 0) {
       svg.append("path").attr("class", `rough-${name}`).attr("d", area().curve(curveStepAfter)
         .x((_, day) => x(day)).y0((d) => y(d[0])).y1((d) => y(d[1]))(c.low.map((l, day) => [l, c.high[day]])));

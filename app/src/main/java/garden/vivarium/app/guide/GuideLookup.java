@@ -38,6 +38,11 @@ public class GuideLookup {
                 });
     }
 
+    /** All that the guide expects of a way in figures; empty where no protocol is near it. */
+    public Optional<Protocol.Figures> allFigures(Way way) {
+        return own(way).or(() -> nearest(way)).map(Protocol::figures);
+    }
+
     /** The guide's protocol nearest to a way, as it is done with the plant's kind. */
     private Optional<Protocol> nearest(Way way) {
         return guide.nearest(way.method(), way.medium(), way.group()).map(p -> guide.fitted(p, way.grown()));

@@ -56,6 +56,7 @@ public class Ways {
     private final Obstacles obstacles;
     private final Offers offers;
     private final Guide guide;
+    private final UsualHere usualHere;
     private final People people;
     private final Says says;
     private final Today today;
@@ -66,6 +67,7 @@ public class Ways {
             Obstacles obstacles,
             Offers offers,
             Guide guide,
+            UsualHere usualHere,
             People people,
             Says says,
             Today today) {
@@ -74,6 +76,7 @@ public class Ways {
         this.obstacles = obstacles;
         this.offers = offers;
         this.guide = guide;
+        this.usualHere = usualHere;
         this.people = people;
         this.says = says;
         this.today = today;
@@ -88,9 +91,11 @@ public class Ways {
     List<WayRow> ways(StockPlantView plant, PlanForm form, Order order) {
         AimedPlans asked = asked(plant, form);
         Map<String, BatchBook.Worked> worked = book.worked();
-        List<WayRow> rows = order.sorted(offers.of(plant.plant()).stream()
+        List<WayRow> sorted = order.sorted(offers.of(plant.plant()).stream()
                 .map(o -> row(o, asked.plan(o.protocol()), plant, asked.aim(), worked))
                 .toList());
+        List<WayRow> rows =
+                order == Order.ADVICE ? usualHere.first(plant.plant().name(), sorted) : sorted;
         String wanted = form.way() != null
                         && rows.stream().anyMatch(r -> r.protocol().key().equals(form.way()))
                 ? form.way()

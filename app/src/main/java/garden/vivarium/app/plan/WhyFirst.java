@@ -9,6 +9,7 @@ import garden.vivarium.core.guide.Verdict;
 import garden.vivarium.core.plan.AdvisedWay;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,16 +19,22 @@ class WhyFirst {
 
     private final Evidence evidence;
     private final Guide guide;
+    private final UsualHere usualHere;
 
-    WhyFirst(Evidence evidence, Guide guide) {
+    WhyFirst(Evidence evidence, Guide guide, UsualHere usualHere) {
         this.evidence = evidence;
         this.guide = guide;
+        this.usualHere = usualHere;
     }
 
     /** Why the first way stands first, in a sentence. */
     @Transactional(readOnly = true)
     String why(StockPlantView plant, List<WayRow> ways) {
         WayRow first = ways.get(0);
+        Optional<String> made = usualHere.why(plant.plant().name(), first.protocol());
+        if (made.isPresent()) {
+            return made.get();
+        }
         String commoner = ways.stream()
                 .filter(r -> first.plan().isInSeason() && !r.plan().isInSeason())
                 .filter(r -> r.advised().offered().verdict()

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** What made the difference: a question, its answer, and what else differed. */
 @Controller
-@RequestMapping("/technique/difference")
+@RequestMapping("/technique")
 class DifferenceController {
 
     private final Differences differences;
@@ -37,7 +37,7 @@ class DifferenceController {
         }
     }
 
-    @GetMapping
+    @GetMapping("/difference")
     String page(
             @RequestParam(required = false) Factor factor,
             @RequestParam(required = false) String plant,
@@ -56,7 +56,7 @@ class DifferenceController {
     }
 
     /** The strata, as they are reckoned with. */
-    @GetMapping(path = ".csv")
+    @GetMapping("/difference.csv")
     ResponseEntity<String> csv(
             @RequestParam(required = false) Factor factor,
             @RequestParam(required = false) String plant,

@@ -14,6 +14,7 @@ import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.timing.Hemisphere;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -46,7 +47,10 @@ class JudgedBatches {
         this.nursery = nursery;
     }
 
-    private record Held(long stamp, Map<UUID, BatchFacts> facts, List<FinishedBatch> batches) {}
+    private record Held(long stamp, Map<UUID, BatchFacts> facts, Map<UUID, Made> made, List<FinishedBatch> batches) {}
+
+    /** A batch, and what it was made of: as long as that stands, so does it. */
+    private record Made(BatchFacts facts, WayBatch told, FinishedBatch batch) {}
 
     /** All of them, the first stuck first. */
     @Transactional(readOnly = true)
@@ -62,12 +66,25 @@ class JudgedBatches {
         Map<UUID, String> plants =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, StockPlantView::code));
         Words words = new Words(places, plants, new HashMap<>(), people.hemisphere());
-        List<FinishedBatch> batches = evidence.known().batches().entrySet().stream()
-                .filter(e -> e.getValue().isFinished() && facts.containsKey(e.getKey()))
-                .map(e -> finished(facts.get(e.getKey()), e.getValue(), words))
-                .sorted(java.util.Comparator.comparing(FinishedBatch::stuckOn).thenComparing(FinishedBatch::code))
+        Map<UUID, Made> known = before == null ? Map.of() : before.made();
+        Map<UUID, Made> made = new HashMap<>();
+        evidence.known().batches().forEach((batch, told) -> {
+            BatchFacts now = facts.get(batch);
+            // Both ways of a trial stand in its trays; it is read by itself.
+            if (told.isFinished() && now != null && !now.done().treatment().contains("trial: ")) {
+                Made then = known.get(batch);
+                made.put(
+                        batch,
+                        then != null && then.facts() == now && then.told() == told
+                                ? then
+                                : new Made(now, told, finished(now, told, words)));
+            }
+        });
+        List<FinishedBatch> batches = made.values().stream()
+                .map(Made::batch)
+                .sorted(Comparator.comparing(FinishedBatch::stuckOn).thenComparing(FinishedBatch::code))
                 .toList();
-        held.put(id, new Held(stamp, facts, batches));
+        held.put(id, new Held(stamp, facts, made, batches));
         return batches;
     }
 

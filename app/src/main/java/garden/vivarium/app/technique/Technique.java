@@ -3,6 +3,7 @@ package garden.vivarium.app.technique;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -13,9 +14,11 @@ import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.plan.TraySpace;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,19 +33,23 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Technique {
 
+    private static final double USUALLY_SETTLE = 0.95;
+
     private final Evidence evidence;
     private final BatchBook book;
     private final Stock stock;
     private final Guide guide;
+    private final GuideLookup lookup;
     // A record is made anew whenever a look changes it; what was drawn of an older one goes with it.
     private final Map<NurseryRecord, Map<Way, Optional<CurveDrawing>>> curves =
             Collections.synchronizedMap(new WeakHashMap<>());
 
-    Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide) {
+    Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide, GuideLookup lookup) {
         this.evidence = evidence;
         this.book = book;
         this.stock = stock;
         this.guide = guide;
+        this.lookup = lookup;
     }
 
     /** The nursery's record as of now. */
@@ -52,12 +59,10 @@ class Technique {
     }
 
     /** Ways with data: plants in order of name, and of each the way with the most pieces first. */
-    List<WayLine> ways(NurseryRecord record) {
+    List<WayLine> ways(NurseryRecord record, WaySort sort) {
         return record.ways().entrySet().stream()
                 .map(e -> line(record, e.getKey(), e.getValue()))
-                .sorted(Comparator.comparing((WayLine l) -> l.way().plant())
-                        .thenComparing(l -> -l.done().pieces())
-                        .thenComparing(l -> l.way().words()))
+                .sorted(sort.order())
                 .toList();
     }
 
@@ -111,8 +116,26 @@ class Technique {
                         batches.stream().mapToLong(WayBatch::running).sum()),
                 record.strike(way),
                 record.ready(way),
+                record.firstSign(way, SeasonFactors.IN_SEASON),
+                gives(record, way),
                 new WayLine.ByGuide(
                         record.strike(way).guideRate(), record.guide(way).ready()));
+    }
+
+    private WayLine.Gives gives(NurseryRecord record, Way way) {
+        Optional<Protocol.Figures> figures = lookup.allFigures(way);
+        double usually = figures.map(f -> f.establishment().rate()).orElse(USUALLY_SETTLE);
+        double settle = record.establishment(way, Math.max(0.02, Math.min(0.98, usually)))
+                .mean();
+        double output = figures.map(f -> f.output().mean()).orElse(1.0);
+        double perPiece = record.strike(way).mean() * output * settle;
+        return new WayLine.Gives(
+                settle,
+                output,
+                perPiece,
+                TraySpace.PIECES_TO_A_TRAY
+                        * perPiece
+                        / Math.max(1, record.ready(way).day(0.5) / 7));
     }
 
     /** The lines by their keys. */

@@ -1,56 +1,212 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.CurveDrawing;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.UsualWays;
+import garden.vivarium.core.compare.Comparison;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.WhatToDo;
 import garden.vivarium.core.evidence.NurseryRecord;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The Technique place. */
+/** The Technique place: what should change, and every way that has data. */
 @Controller
 @RequestMapping("/technique")
 class TechniqueController {
 
-    private final Technique technique;
+    /** More than so many curves nobody tells apart. */
+    private static final int MOST_CURVES = 4;
 
-    TechniqueController(Technique technique) {
+    private final Technique technique;
+    private final Advising advising;
+    private final UsualWays usual;
+    private final Words words;
+
+    TechniqueController(Technique technique, Advising advising, UsualWays usual, Words words) {
         this.technique = technique;
+        this.advising = advising;
+        this.usual = usual;
+        this.words = words;
     }
 
+    /** A way that is drawn, with what the words beside its curve say. */
+    record Drawn(WayLine line, garden.vivarium.core.evidence.RootingCurve.Between median) {}
+
     @GetMapping
-    String ways(@RequestParam(required = false) String a, @RequestParam(required = false) String b, Model model) {
+    String ways(
+            @RequestParam(required = false) List<String> way,
+            @RequestParam(defaultValue = "BY_PLANT") WaySort by,
+            Model model) {
         NurseryRecord record = technique.record();
-        List<WayLine> lines = technique.ways(record);
+        List<WayLine> lines = technique.ways(record, by);
+        List<WayLine> chosen = chosen(lines, way);
+        List<CurveDrawing> curves = chosen.stream()
+                .flatMap(l -> technique.curve(record, l.way()).stream())
+                .toList();
         model.addAttribute("lines", lines);
+        model.addAttribute("by", by);
+        model.addAttribute("sorts", WaySort.values());
         model.addAttribute("young", record.isYoung());
         model.addAttribute("spread", record.spread());
         model.addAttribute("speed", record.speed());
-        Optional<WayLine> first = Technique.find(lines, a)
-                .or(() ->
-                        lines.stream().max(Comparator.comparingInt(l -> l.done().batches())));
-        Optional<WayLine> second = Technique.find(lines, b).filter(l -> !l.equals(first.orElse(null)));
-        List<CurveDrawing> curves = new ArrayList<>();
-        first.flatMap(l -> technique.curve(record, l.way())).ifPresent(curves::add);
-        second.flatMap(l -> technique.curve(record, l.way())).ifPresent(curves::add);
-        model.addAttribute("first", first.orElse(null));
-        model.addAttribute("second", second.orElse(null));
+        model.addAttribute(
+                "drawn",
+                chosen.stream()
+                        .map(l -> new Drawn(l, technique.median(record, l.way()).orElse(null)))
+                        .toList());
+        model.addAttribute("keys", chosen.stream().map(WayLine::key).toList());
         model.addAttribute("curves", curves);
-        first.flatMap(l -> technique.median(record, l.way())).ifPresent(m -> model.addAttribute("firstMedian", m));
-        second.flatMap(l -> technique.median(record, l.way())).ifPresent(m -> model.addAttribute("secondMedian", m));
-        if (first.isPresent() && second.isPresent()) {
+        if (chosen.size() == 2) {
             model.addAttribute(
                     "differences",
-                    Technique.differences(first.get().way(), second.get().way()));
+                    Technique.differences(chosen.get(0).way(), chosen.get(1).way()));
         }
+        model.addAttribute("todo", advising.now());
+        model.addAttribute("usual", usual.all());
         return "technique/technique";
+    }
+
+    private static List<WayLine> chosen(List<WayLine> lines, List<String> keys) {
+        List<WayLine> chosen = keys == null
+                ? new ArrayList<>()
+                : new ArrayList<>(keys.stream()
+                        .flatMap(k -> Technique.find(lines, k).stream())
+                        .distinct()
+                        .limit(MOST_CURVES)
+                        .toList());
+        if (chosen.isEmpty()) {
+            lines.stream().max(Comparator.comparingInt(l -> l.done().batches())).ifPresent(chosen::add);
+        }
+        return chosen;
+    }
+
+    /** What a sentence says is done from now on. */
+    @PostMapping("/usual")
+    String makeUsual(
+            @RequestParam(required = false) String plant, @RequestParam Factor factor, RedirectAttributes next) {
+        return FormActions.run(next, "/technique", () -> {
+            String of = plant == null ? "" : plant;
+            WhatToDo.Sentence sentence = advising.now().sentences().stream()
+                    .filter(s ->
+                            s.kind() != WhatToDo.Kind.LOOK_EARLIER && s.plant().equals(of))
+                    .filter(s -> s.comparison()
+                            .filter(c -> c.asked().factor() == factor)
+                            .isPresent())
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("nothing of the kind is said any more"));
+            Comparison c = sentence.comparison().orElseThrow();
+            Object what = Stream.of("better", "what")
+                    .map(sentence.says().figures()::get)
+                    .filter(Objects::nonNull)
+                    .findFirst()
+                    .orElseThrow();
+            String value = sentence.kind() == WhatToDo.Kind.BETTER
+                    ? what.toString()
+                    : c.asked().first().equals(what)
+                            ? c.asked().second()
+                            : c.asked().first();
+            usual.make(of, factor.name(), value, words.of(sentence.says()));
+            return Messages.text("Technique.usual.made", "what", value, "plant", of, "all", of.isEmpty());
+        });
+    }
+
+    @PostMapping("/usual/{id}/drop")
+    String dropUsual(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique", () -> {
+            usual.drop(id);
+            return Messages.text("Technique.usual.dropped");
+        });
+    }
+
+    /** All ways as a table, with their numbers as they are reckoned. */
+    @GetMapping("/ways.csv")
+    ResponseEntity<String> csv(@RequestParam(defaultValue = "BY_PLANT") WaySort by) {
+        List<List<Object>> rows = new ArrayList<>();
+        for (WayLine l : technique.ways(technique.record(), by)) {
+            rows.add(List.of(
+                    l.way().plant(),
+                    l.way().method(),
+                    l.way().medium(),
+                    l.way().treatmentWords(),
+                    l.done().batches(),
+                    l.done().pieces(),
+                    l.done().ready(),
+                    l.done().running(),
+                    l.strike().mean(),
+                    l.low(),
+                    l.high(),
+                    l.nextLow(),
+                    l.nextHigh(),
+                    l.firstSign().map(t -> (Object) t.day(0.5)).orElse(""),
+                    l.time().day(0.1),
+                    l.time().day(0.5),
+                    l.time().day(0.9),
+                    l.gives().settle(),
+                    l.gives().output(),
+                    l.gives().perPiece(),
+                    l.gives().perTrayWeek()));
+        }
+        return Csv.of(
+                "ways.csv",
+                List.of(
+                        "plant",
+                        "method",
+                        "medium",
+                        "treatment",
+                        "batches",
+                        "stuck",
+                        "ready",
+                        "running",
+                        "rate",
+                        "rate_low",
+                        "rate_high",
+                        "next_low",
+                        "next_high",
+                        "first_sign_half",
+                        "ready_tenth",
+                        "ready_half",
+                        "ready_ninetieth",
+                        "settle",
+                        "output",
+                        "young_per_piece",
+                        "young_per_tray_week"),
+                rows);
+    }
+
+    /** The curves that are drawn, mass by mass. */
+    @GetMapping("/curves.csv")
+    ResponseEntity<String> curves(@RequestParam(required = false) List<String> way) {
+        NurseryRecord record = technique.record();
+        List<List<Object>> rows = new ArrayList<>();
+        for (WayLine l : chosen(technique.ways(record, WaySort.BY_PLANT), way)) {
+            Optional<CurveDrawing> curve = technique.curve(record, l.way());
+            curve.ifPresent(c -> {
+                c.reached().forEach(m -> rows.add(List.of(c.name(), "ready", m[0], m[1], m[2])));
+                c.lost().forEach(m -> rows.add(List.of(c.name(), "lost", m[0], m[1], m[2])));
+                rows.add(List.of(c.name(), "neither", c.lastDay(), "", c.neither()));
+            });
+        }
+        return Csv.of("curves.csv", List.of("way", "what", "after", "by", "share"), rows);
     }
 
     /** Where each way was tried, for whoever narrows the list by a place. */

@@ -4,6 +4,7 @@ import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.timing.Window;
+import java.util.Optional;
 
 /**
  * A way that has data, as Technique lists it.
@@ -14,10 +15,30 @@ import garden.vivarium.core.timing.Window;
  * @param done batches and pieces done so
  * @param strike mean rate with its evidence
  * @param time days to ready
+ * @param firstSign days to first sign, where it has one
+ * @param gives young plants that come of it
  * @param guide what the guide said
  */
 public record WayLine(
-        String key, String doing, Way way, Done done, StrikeRate strike, RootingTime time, ByGuide guide) {
+        String key,
+        String doing,
+        Way way,
+        Done done,
+        StrikeRate strike,
+        RootingTime time,
+        Optional<RootingTime> firstSign,
+        Gives gives,
+        ByGuide guide) {
+
+    /**
+     * What comes of it.
+     *
+     * @param settle share of ready pieces that settle
+     * @param output young plants of a ready piece
+     * @param perPiece young plants that settle, of a piece stuck
+     * @param perTrayWeek the same of a tray of loose pieces in a week
+     */
+    public record Gives(double settle, double output, double perPiece, double perTrayWeek) {}
 
     /** Batches done so, pieces stuck in them, of which became ready, of which may yet. */
     public record Done(int batches, long pieces, long ready, long running) {}

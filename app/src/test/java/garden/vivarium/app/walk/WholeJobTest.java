@@ -234,13 +234,13 @@ class WholeJobTest extends AtThePages {
     void techniqueReadsTheRightNumbers() {
         browser.open("/technique");
         String plug = "tr[data-way='" + PLANT + "|tip cutting in plug compost, hormone 0.3%']";
-        assertThat(browser.texts(plug + " td").subList(4, 6)).containsExactly("8", "125 of 160");
-        assertThat(browser.texts(plug + " td").get(6)).isEqualTo("80%");
+        assertThat(browser.texts(plug + " td").subList(2, 4)).containsExactly("8", "125 of 160");
+        assertThat(browser.texts(plug + " td").get(4)).isEqualTo("80%");
         String water = "tr[data-way='" + PLANT + "|tip cutting in water']";
-        assertThat(browser.texts(water + " td").get(5)).isEqualTo("9 of 20 9 running");
+        assertThat(browser.texts(water + " td").get(3)).isEqualTo("9 of 20 9 running");
         assertThat(browser.text(".margin")).contains("This nursery is young");
 
-        browser.press(water + " input[name=b]");
+        browser.press(water + " input[name=way]");
         browser.untilText("main", "They differ in medium");
         assertThat(browser.count(".curve .sure-a, .curve .sure-b")).isGreaterThanOrEqualTo(2);
         assertThat(browser.text("main")).contains("too few batches for a band");

@@ -335,13 +335,13 @@ public record Comparison(
 
     /**
      * How many batches more on each side, of the usual size, would tell a difference as large as the one seen, or one in ten where it is less;
-     * empty where it is told already, or nothing was seen yet.
+     * empty where it is told already, something else may be the cause, or nothing was seen yet.
      *
      * @param rho how alike pieces of one batch are
      */
     public OptionalInt wouldTell(double rho) {
         int batches = first.batches() + second.batches();
-        if (batches == 0 || verdict == Verdict.FIRST || verdict == Verdict.SECOND || verdict == Verdict.ALIKE) {
+        if (batches == 0 || verdict != Verdict.TOO_LITTLE) {
             return OptionalInt.empty();
         }
         double middle = Math.max(0.1, Math.min(0.9, (first.share() + second.share()) / 2));

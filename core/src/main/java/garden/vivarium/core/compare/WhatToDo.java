@@ -243,42 +243,56 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
         Map<List<String>, List<FinishedBatch>> ways = all.stream()
                 .filter(b -> b.ready().total(Outcome.REACHED) > 0)
                 .collect(Collectors.groupingBy(b -> List.of(b.plant(), b.method())));
-        List<Sentence> found = new ArrayList<>();
-        ways.forEach((way, batches) -> {
+        List<Late> late = ways.entrySet().stream()
+                .map(e -> Late.of(e.getKey(), e.getValue()))
+                .filter(l -> l.batches() >= FEWEST_LOOKED && 4 * l.late() >= 3 * l.batches())
+                .sorted(Comparator.comparingInt((Late l) -> -l.late())
+                        .thenComparing(l -> l.way().toString()))
+                .toList();
+        return late.stream().limit(1).map(l -> l.sentence(late.size() - 1)).toList();
+    }
+
+    /** A way of which most was ready at the first look: in how many batches of how many, and about which day that was. */
+    private record Late(List<String> way, int late, int batches, double day) {
+
+        static Late of(List<String> way, List<FinishedBatch> batches) {
             List<FinishedBatch> late =
                     batches.stream().filter(WhatToDo::wasLate).toList();
-            if (batches.size() >= FEWEST_LOOKED && 4 * late.size() >= 3 * batches.size()) {
-                double first = late.stream()
-                        .mapToInt(b -> b.ready().counts().keySet().stream()
-                                .filter(i -> i.outcome() == Outcome.REACHED)
-                                .mapToInt(Interval::by)
-                                .min()
-                                .orElse(0))
-                        .average()
-                        .orElse(0);
-                found.add(new Sentence(
-                        Kind.LOOK_EARLIER,
-                        way.get(0),
-                        way.get(1),
-                        Optional.empty(),
-                        0,
-                        Statement.of(
-                                Kind.LOOK_EARLIER,
-                                "plant",
-                                way.get(0),
-                                "method",
-                                way.get(1),
-                                "late",
-                                late.size(),
-                                "batches",
-                                batches.size(),
-                                "day",
-                                Math.round(first),
-                                "earlier",
-                                Math.round(2 * first / 3))));
-            }
-        });
-        return found;
+            double first = late.stream()
+                    .mapToInt(b -> b.ready().counts().keySet().stream()
+                            .filter(i -> i.outcome() == Outcome.REACHED)
+                            .mapToInt(Interval::by)
+                            .min()
+                            .orElse(0))
+                    .average()
+                    .orElse(0);
+            return new Late(way, late.size(), batches.size(), first);
+        }
+
+        Sentence sentence(int others) {
+            return new Sentence(
+                    Kind.LOOK_EARLIER,
+                    way.get(0),
+                    way.get(1),
+                    Optional.empty(),
+                    0,
+                    Statement.of(
+                            Kind.LOOK_EARLIER,
+                            "plant",
+                            way.get(0),
+                            "method",
+                            way.get(1),
+                            "late",
+                            late,
+                            "batches",
+                            batches,
+                            "day",
+                            Math.round(day),
+                            "earlier",
+                            Math.round(2 * day / 3),
+                            "others",
+                            others));
+        }
     }
 
     /** Nine in ten of those that became ready were so at the first look that could know. */

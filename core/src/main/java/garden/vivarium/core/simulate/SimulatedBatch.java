@@ -63,6 +63,11 @@ public final class SimulatedBatch {
         return new Seen(first, ready, lost);
     }
 
+    /** The day on which a piece, counted from 0, becomes ready; infinite where it never does. */
+    double readyOn(int piece) {
+        return pieces.get(piece).ready();
+    }
+
     /** The state of each piece on the day, in order of their numbers. */
     public List<PieceState> states(int day) {
         return pieces.stream().map(p -> state(p, day)).toList();

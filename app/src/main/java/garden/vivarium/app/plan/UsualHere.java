@@ -1,0 +1,59 @@
+package garden.vivarium.app.plan;
+
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.stock.UsualWayView;
+import garden.vivarium.app.stock.UsualWays;
+import garden.vivarium.core.guide.Protocol;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Puts first what this nursery has made its usual way, where it can be done. */
+@Component
+class UsualHere {
+
+    private final UsualWays usual;
+
+    UsualHere(UsualWays usual) {
+        this.usual = usual;
+    }
+
+    /** The same ways, the usual ones of those that can be done first. */
+    List<WayRow> first(String plant, List<WayRow> rows) {
+        List<UsualWayView> here = usual.of(plant);
+        if (here.isEmpty()) {
+            return rows;
+        }
+        return rows.stream()
+                .sorted(Comparator.comparing((WayRow r) -> !(r.isFeasible() && matches(here, r.protocol()) > 0))
+                        .thenComparing(r -> -matches(here, r.protocol())))
+                .toList();
+    }
+
+    /** Why a way is the usual one here; empty where it is not. */
+    Optional<String> why(String plant, Protocol protocol) {
+        return usual.of(plant).stream()
+                .filter(u -> is(u, protocol))
+                .findFirst()
+                .map(u -> Messages.text("Ways.why.made.usual", "why", u.why()));
+    }
+
+    private static long matches(List<UsualWayView> here, Protocol protocol) {
+        return here.stream().filter(u -> is(u, protocol)).count();
+    }
+
+    private static boolean is(UsualWayView usual, Protocol protocol) {
+        List<String> treatments = protocol.technique().treatment();
+        return switch (usual.factor()) {
+            case "MEDIUM" -> protocol.medium().equals(usual.what());
+            case "METHOD" -> protocol.method().equals(usual.what());
+            case "HORMONE" ->
+                usual.what().startsWith("no ")
+                        ? treatments.stream().noneMatch(t -> t.startsWith("hormone"))
+                        : treatments.contains(usual.what());
+            case "TREATMENT" -> treatments.contains(usual.what());
+            default -> false;
+        };
+    }
+}

@@ -1,0 +1,61 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.compare.WhatToDo;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What to do differently, reckoned once a quarter, and again when what was over before it is corrected. */
+@Service
+class Advising {
+
+    private final JudgedBatches judged;
+    private final Evidence evidence;
+    private final CurrentNursery nursery;
+    private final Today today;
+    private final Map<UUID, Held> held = new ConcurrentHashMap<>();
+
+    Advising(JudgedBatches judged, Evidence evidence, CurrentNursery nursery, Today today) {
+        this.judged = judged;
+        this.evidence = evidence;
+        this.nursery = nursery;
+        this.today = today;
+    }
+
+    private record Held(LocalDate asOf, List<FinishedBatch> then, WhatToDo said) {}
+
+    /** What the record says should change. */
+    @Transactional(readOnly = true)
+    WhatToDo now() {
+        LocalDate asOf = WhatToDo.quarter(today.date());
+        List<FinishedBatch> then =
+                judged.all().stream().filter(b -> b.overOn().isBefore(asOf)).toList();
+        Held before = held.get(nursery.required());
+        if (before != null && before.asOf().equals(asOf) && isSame(before.then(), then)) {
+            return before.said();
+        }
+        WhatToDo said = WhatToDo.of(then, evidence.record().spread().rho(), today.date());
+        held.put(nursery.required(), new Held(asOf, then, said));
+        return said;
+    }
+
+    private static boolean isSame(List<FinishedBatch> one, List<FinishedBatch> other) {
+        if (one.size() != other.size()) {
+            return false;
+        }
+        for (int i = 0; i < one.size(); i++) {
+            if (one.get(i) != other.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,101 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.TrialLayout;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/** Two ways in the same trays, to be read once. */
+@Entity
+class Trial extends NurseryRow {
+
+    private UUID stockPlantId;
+    private String plant;
+    private String protocol;
+
+    @Enumerated(EnumType.STRING)
+    private Factor factor;
+
+    private String firstArm;
+    private String secondArm;
+    private int perArm;
+    private int trayRows;
+    private int trayColumns;
+    private long seed;
+    private LocalDate endsOn;
+    private LocalDate stuckOn;
+    private LocalDate peekedOn;
+    private String peekedBy;
+    private LocalDate closedOn;
+    private String said;
+    private String personName;
+    private Instant madeAt;
+
+    protected Trial() {}
+
+    Trial(UUID stockPlantId, String plant, String protocol) {
+        this.stockPlantId = stockPlantId;
+        this.plant = plant;
+        this.protocol = protocol;
+    }
+
+    void asks(Factor asked, String first, String second) {
+        factor = asked;
+        firstArm = first;
+        secondArm = second;
+    }
+
+    void laidOut(int pieces, int rows, int columns, long draw) {
+        perArm = pieces;
+        trayRows = rows;
+        trayColumns = columns;
+        seed = draw;
+    }
+
+    void by(String person, Instant at, LocalDate end) {
+        personName = person;
+        madeAt = at;
+        endsOn = end;
+    }
+
+    void stuck(LocalDate day) {
+        stuckOn = day;
+    }
+
+    void peeked(LocalDate day, String who) {
+        if (peekedOn == null) {
+            peekedOn = day;
+            peekedBy = who;
+        }
+    }
+
+    void closed(LocalDate day, String words) {
+        closedOn = day;
+        said = words;
+    }
+
+    TrialLayout layout() {
+        return TrialLayout.draw(2, perArm, trayRows, trayColumns, seed);
+    }
+
+    UUID stockPlantId() {
+        return stockPlantId;
+    }
+
+    TrialView view() {
+        return new TrialView(
+                getId(),
+                new TrialView.Asks(plant, protocol, factor, firstArm, secondArm),
+                new TrialView.Size(
+                        perArm, trayRows, trayColumns, layout().trays().size(), seed),
+                new TrialView.Days(endsOn, stuckOn, peekedOn, closedOn),
+                peekedBy,
+                said,
+                personName);
+    }
+}

@@ -1,0 +1,220 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Figures;
+import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.compare.Comparison;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.guide.Protocol;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Trials: from a question to a design, its trays, and what it came to. */
+@Controller
+@RequestMapping("/technique/trials")
+class TrialController {
+
+    private static final int ROWS = 6;
+    private static final int COLUMNS = 12;
+
+    private final Trials trials;
+    private final Differences differences;
+    private final Stock stock;
+    private final Protocols protocols;
+    private final Today today;
+
+    TrialController(Trials trials, Differences differences, Stock stock, Protocols protocols, Today today) {
+        this.trials = trials;
+        this.differences = differences;
+        this.stock = stock;
+        this.protocols = protocols;
+        this.today = today;
+    }
+
+    @GetMapping
+    String all(Model model) {
+        model.addAttribute("trials", trials.all());
+        return "technique/trials";
+    }
+
+    /** The form, filled from the question that led here and from what the record says of both ways. */
+    @GetMapping("/new")
+    String form(
+            @RequestParam(required = false) Factor factor,
+            @RequestParam(required = false) String plant,
+            @RequestParam(required = false) String a,
+            @RequestParam(required = false) String b,
+            @RequestParam(required = false) UUID stockPlant,
+            Model model) {
+        Factor asked = factor == null || !factor.isQuestion() ? Factor.MEDIUM : factor;
+        List<StockPlantView> plants = stock.live();
+        Optional<StockPlantView> from = plants.stream()
+                .filter(p -> p.id().equals(stockPlant))
+                .findFirst()
+                .or(() -> plants.stream()
+                        .filter(p -> p.plant().name().equals(plant))
+                        .findFirst())
+                .or(() -> plants.stream().findFirst());
+        String of = from.map(p -> p.plant().name()).orElse("");
+        Optional<Comparison> known = differences
+                .answer(new Differences.Question(asked, of, a == null ? "" : a, b == null ? "" : b))
+                .comparison();
+        model.addAttribute("factor", asked);
+        model.addAttribute(
+                "factors",
+                Arrays.stream(Factor.values()).filter(Factor::isQuestion).toList());
+        model.addAttribute("plants", plants);
+        model.addAttribute("from", from.orElse(null));
+        List<Protocol> ways =
+                from.map(p -> protocols.suiting(p.plant().group())).orElse(List.of());
+        model.addAttribute("ways", ways);
+        model.addAttribute(
+                "a", a != null ? a : known.map(c -> c.first().value()).orElse(""));
+        model.addAttribute(
+                "b", b != null ? b : known.map(c -> c.second().value()).orElse(""));
+        int rateA = rate(known.map(c -> c.first().share()).orElse(0.6));
+        int rateB = rate(known.map(c -> c.second().share()).orElse(0.8));
+        model.addAttribute("rateA", rateA);
+        model.addAttribute("rateB", Math.abs(rateA - rateB) < 10 ? (rateA > 79 ? rateA - 20 : rateA + 20) : rateB);
+        model.addAttribute("rows", ROWS);
+        model.addAttribute("columns", COLUMNS);
+        model.addAttribute(
+                "end",
+                today.date()
+                        .plusDays(ways.stream()
+                                        .findFirst()
+                                        .map(p -> p.ready().days().d90())
+                                        .map(Math::round)
+                                        .orElse(60L)
+                                + 14));
+        return "technique/trial-new";
+    }
+
+    private static int rate(double share) {
+        return (int) Math.max(5, Math.min(95, Math.round(100 * share)));
+    }
+
+    @PostMapping
+    String design(
+            @RequestParam(required = false) UUID stockPlant,
+            @RequestParam(required = false) String protocol,
+            @RequestParam Factor factor,
+            @RequestParam(required = false) String a,
+            @RequestParam(required = false) String b,
+            @RequestParam(required = false) String rateA,
+            @RequestParam(required = false) String rateB,
+            @RequestParam(required = false) String perArm,
+            @RequestParam(required = false) String rows,
+            @RequestParam(required = false) String columns,
+            @RequestParam(required = false) LocalDate end,
+            RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/technique/trials/new", () -> {
+            if (stockPlant == null) {
+                throw new InvalidField("stockPlant", Messages.text("Trials.plant"));
+            }
+            UUID made = trials.design(new Trials.Wanted(
+                    stockPlant,
+                    protocol,
+                    factor,
+                    a,
+                    b,
+                    new int[] {whole("rateA", rateA, 60), whole("rateB", rateB, 80)},
+                    Figures.whole("perArm", perArm),
+                    whole("rows", rows, ROWS),
+                    whole("columns", columns, COLUMNS),
+                    end));
+            return new FormActions.Result(Messages.text("Trials.drawn"), "/technique/trials/" + made);
+        });
+    }
+
+    private static int whole(String field, String typed, int usual) {
+        Integer number = Figures.whole(field, typed);
+        return number == null ? usual : number;
+    }
+
+    @GetMapping("/{id}")
+    String one(@PathVariable UUID id, Model model) {
+        Trials.Sheet sheet = trials.sheet(id);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("t", sheet.trial());
+        model.addAttribute("mayClose", sheet.mayClose(today.date()));
+        model.addAttribute("result", sheet.result().orElse(null));
+        model.addAttribute("places", stock.places());
+        return "technique/trial";
+    }
+
+    /** Every cell with its arm, and what became of it once the arms may be seen. */
+    @GetMapping("/{id}.csv")
+    ResponseEntity<String> csv(@PathVariable UUID id) {
+        Trials.Sheet sheet = trials.sheet(id);
+        List<List<Object>> rows = new ArrayList<>();
+        sheet.trays().forEach(tray -> {
+            for (int i = 0; i < tray.cells().size(); i++) {
+                if (tray.cells().get(i) >= 0) {
+                    rows.add(List.of(
+                            tray.number(),
+                            i / sheet.trial().size().columns() + 1,
+                            i % sheet.trial().size().columns() + 1,
+                            tray.cells().get(i) == 0
+                                    ? sheet.trial().asks().first()
+                                    : sheet.trial().asks().second(),
+                            tray.states() == null || tray.states().get(i) == null
+                                    ? ""
+                                    : tray.states().get(i).code()));
+                }
+            }
+        });
+        return Csv.of("trial.csv", List.of("tray", "row", "column", "arm", "state"), rows);
+    }
+
+    @PostMapping("/{id}/stick")
+    String stick(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String place,
+            @RequestParam(required = false) LocalDate stuckOn,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.stick(id, place, stuckOn == null ? today.date() : stuckOn);
+            return Messages.text("Trials.stuck");
+        });
+    }
+
+    @PostMapping("/{id}/peek")
+    String peek(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.peek(id);
+            return Messages.text("Trials.peeked");
+        });
+    }
+
+    @PostMapping("/{id}/close")
+    String close(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> trials.close(id));
+    }
+
+    @PostMapping("/{id}/usual")
+    String usual(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(
+                next,
+                "/technique/trials/" + id,
+                () -> Messages.text("Technique.usual.made", "what", trials.makeUsual(id), "plant", "", "all", true));
+    }
+}

@@ -1,0 +1,355 @@
+package garden.vivarium.app.technique;
+
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.NewBatch;
+import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCounts;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.stock.UsualWays;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.TrialLayout;
+import garden.vivarium.core.compare.TrialResult;
+import garden.vivarium.core.compare.TrialSize;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.looks.PieceView;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Trials: designed, laid out, stuck, run through the ordinary check, and read once at the planned end. */
+@Service
+class Trials {
+
+    private static final int MOST_PER_ARM = 500;
+    private static final int MOST_DAYS = 730;
+
+    private final TrialRepository trials;
+    private final TrialTrayRepository trays;
+    private final Batches batches;
+    private final BatchBook book;
+    private final Stock stock;
+    private final StockCounts counts;
+    private final Protocols protocols;
+    private final UsualWays usual;
+    private final CurrentNursery nursery;
+    private final Words words;
+    private final Today today;
+
+    Trials(
+            TrialRepository trials,
+            TrialTrayRepository trays,
+            Batches batches,
+            BatchBook book,
+            Stock stock,
+            StockCounts counts,
+            Protocols protocols,
+            UsualWays usual,
+            CurrentNursery nursery,
+            Words words,
+            Today today) {
+        this.trials = trials;
+        this.trays = trays;
+        this.batches = batches;
+        this.book = book;
+        this.stock = stock;
+        this.counts = counts;
+        this.protocols = protocols;
+        this.usual = usual;
+        this.nursery = nursery;
+        this.words = words;
+        this.today = today;
+    }
+
+    /**
+     * A trial as it is wanted.
+     *
+     * @param stockPlant from which pieces are taken
+     * @param protocol by which both arms are done but for what is asked
+     * @param rates what is expected of each arm, in per cent
+     * @param perArm pieces an arm; null for as many as the rates ask for
+     */
+    record Wanted(
+            UUID stockPlant,
+            String protocol,
+            Factor factor,
+            String first,
+            String second,
+            int[] rates,
+            Integer perArm,
+            int rows,
+            int columns,
+            LocalDate end) {}
+
+    /** All, the last made first. */
+    @Transactional(readOnly = true)
+    List<TrialView> all() {
+        return trials.findAllByOrderByMadeAtDesc().stream().map(Trial::view).toList();
+    }
+
+    /** How many pieces an arm tell two rates apart, in per cent. */
+    static int needed(int first, int second) {
+        if (first < 1 || first > 99 || second < 1 || second > 99 || first == second) {
+            throw new InvalidField("rateA", Messages.text("Trials.rates"));
+        }
+        return TrialSize.within(first / 100.0, second / 100.0).pieces();
+    }
+
+    /**
+     * Draws the layout and keeps it.
+     *
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    UUID design(Wanted w) {
+        StockPlantView plant =
+                stock.find(w.stockPlant()).orElseThrow(() -> new InvalidField("stock", Messages.text("Trials.plant")));
+        Protocol protocol = protocols.suiting(plant.plant().group()).stream()
+                .filter(p -> p.key().equals(w.protocol()))
+                .findFirst()
+                .orElseThrow(() -> new InvalidField("protocol", Messages.text("Trials.protocol")));
+        String first = named("a", w.first());
+        String second = named("b", w.second());
+        if (first.equals(second)) {
+            throw new InvalidField("b", Messages.text("Trials.same"));
+        }
+        int perArm = w.perArm() == null ? needed(w.rates()[0], w.rates()[1]) : w.perArm();
+        if (perArm < 4 || perArm > MOST_PER_ARM) {
+            throw new InvalidField("perArm", Messages.text("Trials.per.arm", "most", MOST_PER_ARM, "typed", perArm));
+        }
+        if (w.rows() < 1 || w.rows() > 20 || w.columns() < 2 || w.columns() > 30) {
+            throw new InvalidField("rows", Messages.text("Trials.tray"));
+        }
+        if (w.end() == null
+                || !w.end().isAfter(today.date())
+                || w.end().isAfter(today.date().plusDays(MOST_DAYS))) {
+            throw new InvalidField("end", Messages.text("Trials.end"));
+        }
+        Trial trial = new Trial(plant.id(), plant.plant().name(), protocol.key());
+        trial.asks(w.factor(), first, second);
+        UUID draw = UUID.randomUUID();
+        trial.laidOut(perArm, w.rows(), w.columns(), draw.getMostSignificantBits() ^ draw.getLeastSignificantBits());
+        trial.by(who(), today.now(), w.end());
+        return trials.save(trial).getId();
+    }
+
+    private static String named(String field, String typed) {
+        if (typed == null || typed.isBlank() || typed.strip().length() > 120) {
+            throw new InvalidField(field, Messages.text("Trials.arm"));
+        }
+        return typed.strip();
+    }
+
+    private String who() {
+        return nursery.person().map(SignedIn::name).orElse("Vivarium");
+    }
+
+    private Trial trial(UUID id) {
+        return trials.findById(id).orElseThrow(() -> new NotFound("no such trial"));
+    }
+
+    /**
+     * The trays are stuck: each becomes a batch, and the plant bears so much less.
+     *
+     * @throws InvalidField if they are already, or the day has not come
+     */
+    @Transactional
+    void stick(UUID id, String place, LocalDate day) {
+        today.refuseFuture("stuckOn", day);
+        Trial trial = trial(id);
+        if (trial.view().days().stuckOn() != null) {
+            throw new InvalidField("place", Messages.text("Trials.stuck.already"));
+        }
+        StockPlantView plant = stock.find(trial.stockPlantId()).orElseThrow(() -> new NotFound("no stock plant"));
+        Protocol protocol = protocols.suiting(plant.plant().group()).stream()
+                .filter(p -> p.key().equals(trial.view().asks().protocol()))
+                .findFirst()
+                .orElseThrow(() -> new InvalidField("place", Messages.text("Trials.protocol")));
+        UUID at = place == null || place.isBlank()
+                ? plant.place().id()
+                : stock.placeNamed(place.strip(), plant.place().climate()).id();
+        TrialLayout layout = trial.layout();
+        String asks = trial.view().asks().first() + " or " + trial.view().asks().second();
+        List<String> treatments = new ArrayList<>(protocol.technique().treatment());
+        treatments.add("trial: " + asks);
+        for (int t = 0; t < layout.trays().size(); t++) {
+            int pieces = layout.pieces(t);
+            BatchView batch = batches.make(NewBatch.by(protocol)
+                    .of(plant.plant(), plant.id(), at)
+                    .taken(day, pieces)
+                    .stuck(day, pieces)
+                    .inTray(trial.view().size().rows(), trial.view().size().columns())
+                    .treated(String.join(";", treatments), Messages.text("Trials.deviation", "asks", asks))
+                    .made());
+            counts.cutFor(new StockCounts.ForBatch(plant.id(), protocol.method(), day, batch.id()), pieces, null);
+            trays.save(new TrialTray(id, t, batch.id(), batch.code()));
+        }
+        trial.stuck(day);
+    }
+
+    /** Somebody wants to see the arms before the end: it is written down. */
+    @Transactional
+    void peek(UUID id) {
+        trial(id).peeked(today.date(), who());
+    }
+
+    /**
+     * A tray as it stands.
+     *
+     * @param code of its batch; null until it is stuck
+     * @param cells the arm of each cell, row by row; −1 for an empty one
+     * @param states how its pieces stand, by cell; null where nothing is to be seen
+     */
+    record Tray(int number, String code, List<Integer> cells, List<PieceState> states) {}
+
+    /**
+     * A trial with its trays.
+     *
+     * @param judged pieces of which is known what became of them
+     * @param of how many
+     * @param result what it came to; empty until it is to be seen
+     */
+    record Sheet(TrialView trial, List<Tray> trays, int judged, int of, Optional<TrialResult> result) {
+
+        /** Whether the planned end has come or all is judged. */
+        public boolean mayClose(LocalDate today) {
+            return trial.days().stuckOn() != null
+                    && trial.days().closedOn() == null
+                    && (!today.isBefore(trial.days().endsOn()) || judged == of);
+        }
+    }
+
+    /** A trial; the arms stay unseen until it is closed, or somebody has asked to see them. */
+    @Transactional(readOnly = true)
+    Sheet sheet(UUID id) {
+        Trial trial = trial(id);
+        TrialView view = trial.view();
+        boolean seen = view.days().closedOn() != null || view.days().peekedOn() != null;
+        TrialLayout layout = trial.layout();
+        List<TrialTray> stuck = trays.findByTrialIdOrderByTray(id);
+        List<Tray> drawn = new ArrayList<>();
+        List<TrialResult.Tray> counted = new ArrayList<>();
+        int judged = 0;
+        for (int t = 0; t < layout.trays().size(); t++) {
+            int number = t;
+            Optional<TrialTray> tray =
+                    stuck.stream().filter(s -> s.tray() == number).findFirst();
+            List<PieceView> pieces = tray.flatMap(s -> book.looks(s.batchCode()).history())
+                    .map(h -> h.pieces())
+                    .orElse(List.of());
+            judged += (int) pieces.stream().filter(Trials::isJudged).count();
+            drawn.add(new Tray(
+                    t + 1,
+                    tray.map(TrialTray::batchCode).orElse(null),
+                    layout.trays().get(t),
+                    seen ? states(layout.trays().get(t), pieces) : null));
+            counted.add(count(t, layout, pieces, view.days().closedOn() != null));
+        }
+        int of = layout.trays().stream()
+                .mapToInt(c ->
+                        (int) c.stream().filter(a -> a != TrialLayout.EMPTY).count())
+                .sum();
+        return new Sheet(view, drawn, judged, of, seen ? result(view, counted) : Optional.empty());
+    }
+
+    private static Optional<TrialResult> result(TrialView view, List<TrialResult.Tray> counted) {
+        boolean both = counted.stream().anyMatch(c -> c.ofFirst() > 0 && c.ofSecond() > 0);
+        return both
+                ? Optional.of(TrialResult.of(view.asks().first(), view.asks().second(), counted))
+                : Optional.empty();
+    }
+
+    private static boolean isJudged(PieceView p) {
+        return p.wasReady() || p.state() == PieceState.READY || p.state().isEnd();
+    }
+
+    /** Once a trial is closed, what has not come by its end has not come. */
+    private static TrialResult.Tray count(int tray, TrialLayout layout, List<PieceView> pieces, boolean closed) {
+        List<Integer> arms = layout.armsOfPieces(tray);
+        int[] kept = new int[2];
+        int[] of = new int[2];
+        for (PieceView p : pieces) {
+            int arm = p.piece() <= arms.size() ? arms.get(p.piece() - 1) : TrialLayout.EMPTY;
+            boolean ready = p.wasReady() || p.state() == PieceState.READY;
+            boolean counts = p.state() != PieceState.SENT && (isJudged(p) || closed);
+            if (arm != TrialLayout.EMPTY && (counts || ready)) {
+                of[arm]++;
+                kept[arm] += ready ? 1 : 0;
+            }
+        }
+        return new TrialResult.Tray(String.valueOf(tray + 1), kept[0], of[0], kept[1], of[1]);
+    }
+
+    private static List<PieceState> states(List<Integer> cells, List<PieceView> pieces) {
+        List<PieceState> states = new ArrayList<>();
+        int piece = 0;
+        for (int arm : cells) {
+            if (arm == TrialLayout.EMPTY) {
+                states.add(null);
+            } else {
+                int number = ++piece;
+                states.add(pieces.stream()
+                        .filter(p -> p.piece() == number)
+                        .map(p -> p.wasReady() ? PieceState.READY : p.state())
+                        .findFirst()
+                        .orElse(null));
+            }
+        }
+        return states;
+    }
+
+    /**
+     * Closes a trial at its planned end, and says what it came to.
+     *
+     * @throws InvalidField if the end has not come and pieces wait, or nothing was looked at
+     */
+    @Transactional
+    String close(UUID id) {
+        Sheet before = sheet(id);
+        if (!before.mayClose(today.date())) {
+            throw new InvalidField(
+                    "close",
+                    Messages.text("Trials.not.yet", "end", before.trial().days().endsOn()));
+        }
+        Trial trial = trial(id);
+        trial.closed(today.date(), null);
+        trials.flush();
+        TrialResult result =
+                sheet(id).result().orElseThrow(() -> new InvalidField("close", Messages.text("Trials.nothing.seen")));
+        String said = words.of(result.says());
+        trial.closed(today.date(), said);
+        return said;
+    }
+
+    /** What a closed trial says is done from now on. */
+    @Transactional
+    String makeUsual(UUID id) {
+        Sheet sheet = sheet(id);
+        TrialResult result = sheet.result().orElseThrow(() -> new NotFound("it is not closed"));
+        String better = switch (result.verdict()) {
+            case FIRST -> sheet.trial().asks().first();
+            case SECOND -> sheet.trial().asks().second();
+            default -> throw new InvalidField("usual", Messages.text("Trials.no.better"));
+        };
+        usual.make(
+                sheet.trial().asks().plant(),
+                sheet.trial().asks().factor().name(),
+                better,
+                sheet.trial().said());
+        return better;
+    }
+}

@@ -1,0 +1,96 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.core.looks.PieceState;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A trial is designed, laid out, stuck, looked at cell by cell, and read at its end. */
+class TrialInTheBrowserTest extends AtThePages {
+
+    @Test
+    void aTrialFromTheQuestionToTheVerdict() {
+        in(() -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
+        browser.open("/technique/trials");
+        browser.follow("Design one");
+        browser.untilShown("a");
+        browser.type("a", "perlite");
+        browser.type("b", "perlite");
+        browser.press("#design button.main");
+        browser.untilText("main", "name two that differ");
+        browser.type("b", "sharp sand");
+        browser.type("rateA", "85");
+        browser.type("rateB", "50");
+        browser.type("rows", "4");
+        browser.type("columns", "8");
+        assertThat(browser.barriers()).isEmpty();
+        browser.press("#design button.main");
+        browser.untilText("main .said", "The layout is drawn");
+        // (0.85, 0.5): 27 of each, two trays of 32 cells.
+        assertThat(browser.text("main")).contains("27 pieces of each, in 2 trays");
+        assertThat(browser.count(".trial-map .trial-arm-0")).isEqualTo(27);
+        assertThat(browser.count(".trial-map .trial-arm-1")).isEqualTo(27);
+        assertThat(browser.barriers()).isEmpty();
+        String trial = browser.path();
+        browser.script(
+                "document.getElementById('stuckOn').value = arguments[0]",
+                TODAY.minusDays(30).toString());
+        browser.press("form[action$='/stick'] button");
+        browser.untilText("main .said", "The trays are batches now");
+        assertThat(browser.text("main")).contains("0 of 54 are judged", "no page sets the two side by side");
+        assertThat(browser.count("#by-tray")).isZero();
+
+        // Of the first way all but three become ready, of the second half.
+        String csv = new String(browser.fetch(trial + ".csv"), StandardCharsets.UTF_8);
+        List<String> codes = browser.texts(".trial-tray h2 a");
+        assertThat(codes).hasSize(2);
+        for (int t = 0; t < 2; t++) {
+            List<PieceState> states = new ArrayList<>();
+            int second = 0;
+            String tray = (t + 1) + ",";
+            for (String line : csv.lines().filter(l -> l.startsWith(tray)).toList()) {
+                boolean first = line.contains("perlite");
+                second += first ? 0 : 1;
+                states.add(first || second % 2 == 0 ? PieceState.READY : PieceState.LOST);
+            }
+            String code = codes.get(t);
+            in(() -> batches.look(code, Growing.pieces(TODAY, states.toArray(new PieceState[0]))));
+        }
+        browser.open(trial);
+        assertThat(browser.text("main")).contains("54 of 54 are judged");
+        assertThat(browser.count("#by-tray")).isZero();
+        browser.press("form[action$='/close'] button");
+        browser.untilText("#said", "perlite gives more: 27 of 27 became ready, 13 of 27 with sharp sand");
+        assertThat(browser.count(".trial-map .trial-ready")).isEqualTo(40);
+        assertThat(browser.count(".trial-map .trial-lost")).isEqualTo(14);
+        assertThat(browser.barriers()).isEmpty();
+        browser.press("form[action$='/usual'] button");
+        browser.untilText("main .said", "perlite is the usual way");
+        browser.open("/technique");
+        assertThat(browser.text("section[aria-labelledby=usual]")).contains("perlite for Fuchsia");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void whoLooksBeforeTheEndIsWrittenDown() {
+        in(() -> Growing.stockPlant(stock, "Salvia ‘Tern’"));
+        browser.open("/technique/trials/new");
+        browser.untilShown("a");
+        browser.type("a", "no hormone");
+        browser.type("b", "hormone 0.3%");
+        browser.type("perArm", "8");
+        browser.type("rows", "2");
+        browser.type("columns", "8");
+        browser.press("#design button.main");
+        browser.untilText("main .said", "The layout is drawn");
+        browser.press("form[action$='/stick'] button");
+        browser.untilText("main .said", "The trays are batches now");
+        browser.press("form[action$='/peek'] button");
+        browser.untilText("main .warning", "looked at the arms on");
+        assertThat(browser.complaints()).isEmpty();
+    }
+}
