@@ -45,9 +45,8 @@ public class Benches {
     private final GuideLookup lookup;
     private final Stock stock;
     private final Today today;
-    // A row follows from its batch, the nursery's record and the day; it goes with the record that it was reckoned
-    // beside.
-    private final Map<NurseryRecord, Map<UUID, Kept>> kept = Collections.synchronizedMap(new WeakHashMap<>());
+    // A row follows from its batch, the finished batches and the day; it goes with those that it was reckoned beside.
+    private final Map<Object, Map<UUID, Kept>> kept = Collections.synchronizedMap(new WeakHashMap<>());
 
     Benches(
             BatchBook book,
@@ -126,7 +125,7 @@ public class Benches {
         LocalDate day = today.date();
         // What a transaction has changed and not yet kept is nobody else's to see.
         Map<UUID, Kept> known = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
-                ? kept.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+                ? kept.computeIfAbsent(record.finishedOnly(), r -> new ConcurrentHashMap<>())
                 : new HashMap<>();
         List<BatchBook.Entry> fresh = found.stream()
                 .filter(e -> !Kept.holds(known.get(e.batch().id()), e.batch(), day))

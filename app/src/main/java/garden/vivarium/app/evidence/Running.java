@@ -25,11 +25,9 @@ public class Running implements Prognosis {
 
     private final Evidence evidence;
 
-    // As long as the record stands, so does what follows from it and a batch's own looks.
-    private final Map<NurseryRecord, Map<BatchState, RunningBatch>> known =
-            Collections.synchronizedMap(new WeakHashMap<>());
-    private final Map<NurseryRecord, Map<BatchState, RunningPieces>> pieces =
-            Collections.synchronizedMap(new WeakHashMap<>());
+    // As long as the same batches are finished, what follows from them and a batch's own looks stands.
+    private final Map<Object, Map<BatchState, RunningBatch>> known = Collections.synchronizedMap(new WeakHashMap<>());
+    private final Map<Object, Map<BatchState, RunningPieces>> pieces = Collections.synchronizedMap(new WeakHashMap<>());
 
     Running(Evidence evidence) {
         this.evidence = evidence;
@@ -48,7 +46,7 @@ public class Running implements Prognosis {
         if (batch.isAsleep() || batch.counts().pending() == 0 || ready.lastDay() == 0) {
             return Optional.empty();
         }
-        return Optional.of(known.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+        return Optional.of(known.computeIfAbsent(record.finishedOnly(), r -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
                         new BatchState(batch.id(), batch.changes()),
                         a -> RunningBatch.of(record.prior(batch.way(), batch.season()), ready)));
@@ -56,7 +54,7 @@ public class Running implements Prognosis {
 
     /** Its pending pieces, to be put together with others of their way. */
     public RunningPieces pieces(NurseryRecord record, BatchView batch, Tallies ready) {
-        return pieces.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+        return pieces.computeIfAbsent(record.finishedOnly(), r -> new ConcurrentHashMap<>())
                 .computeIfAbsent(
                         new BatchState(batch.id(), batch.changes()),
                         a -> new RunningPieces(

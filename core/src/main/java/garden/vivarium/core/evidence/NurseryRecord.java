@@ -39,14 +39,10 @@ public final class NurseryRecord {
     private final Overdispersion spread;
     private final TimeEvidence readyTimes;
     private final TimeEvidence firstSignTimes;
-    private final Map<Way, Past> pasts = new ConcurrentHashMap<>();
-    private final Map<WayInSeason, StrikeRate> finishedRates = new ConcurrentHashMap<>();
-    private final Map<WayInSeason, StrikeRate> finishedFirstSigns = new ConcurrentHashMap<>();
+    private final Finished past;
     private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
     private final Map<WayInSeason, RootingTime> ready = new ConcurrentHashMap<>();
     private final Map<WayInSeason, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
-    private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
-    private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
 
     private NurseryRecord(
             List<WayBatch> batches,
@@ -62,18 +58,70 @@ public final class NurseryRecord {
         this.guide = guide;
         this.finished = finished;
         this.spread = spread;
-        this.readyTimes = new TimeEvidence(
-                batches,
+        List<WayBatch> told = batches.stream().filter(WayBatch::isFinished).toList();
+        // Two batches may be alike to the last count; each of them counts.
+        Map<WayBatch, Long> over =
+                told.stream().collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+        boolean grown = told.size() >= Overdispersion.ENOUGH_BATCHES;
+        boolean same = grown && before != null && before.past.batches().equals(over);
+        this.past = same ? before.past : new Finished(over);
+        this.readyTimes = ready(batches, before == null ? null : before.readyTimes);
+        this.firstSignTimes = firstSign(batches, before == null ? null : before.firstSignTimes);
+        if (!grown) {
+            // How far batches spread in time is learned from running ones too, while there are few.
+            past.readyTimes = readyTimes;
+            past.firstSignTimes = firstSignTimes;
+        } else if (!same) {
+            past.readyTimes = ready(told, before == null ? readyTimes : before.past.readyTimes);
+            past.firstSignTimes = firstSign(told, before == null ? firstSignTimes : before.past.firstSignTimes);
+        }
+    }
+
+    private TimeEvidence ready(List<WayBatch> of, TimeEvidence before) {
+        return new TimeEvidence(
+                of,
                 WayBatch::ready,
                 w -> Optional.of(guide.apply(w).ready()),
                 b -> finishedRate(WayInSeason.of(b)).nextBatch(),
-                before == null ? null : before.readyTimes);
-        this.firstSignTimes = new TimeEvidence(
-                batches,
+                before);
+    }
+
+    private TimeEvidence firstSign(List<WayBatch> of, TimeEvidence before) {
+        return new TimeEvidence(
+                of,
                 b -> b.isFirstSignLookedFor() ? b.firstSign() : Tallies.none(),
                 w -> guide.apply(w).firstSign(),
                 b -> finishedFirstSign(WayInSeason.of(b)).nextBatch(),
-                before == null ? null : before.firstSignTimes);
+                before);
+    }
+
+    /** What follows from finished batches alone: it stands as long as they do, whatever is seen of running ones. */
+    private static final class Finished {
+
+        private final Map<WayBatch, Long> batches;
+        private final Map<Way, Past> pasts = new ConcurrentHashMap<>();
+        private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
+        private final Map<WayInSeason, StrikeRate> firstSigns = new ConcurrentHashMap<>();
+        private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
+        private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
+        private TimeEvidence readyTimes;
+        private TimeEvidence firstSignTimes;
+
+        private Finished(Map<WayBatch, Long> batches) {
+            this.batches = batches;
+        }
+
+        Map<WayBatch, Long> batches() {
+            return batches;
+        }
+    }
+
+    /**
+     * What is the same object for two records only when the same batches, and enough of them, are finished in both: whatever follows from those and from
+     * a batch's own looks may be kept under it.
+     */
+    public Object finishedOnly() {
+        return past;
     }
 
     /** Finished counts of a way in one season, in a form that can be compared with an earlier record's. */
@@ -165,7 +213,7 @@ public final class NurseryRecord {
 
     /** What the finished batches done in just this way have given, whatever the season. */
     public Past past(Way way) {
-        return kept(pasts, way, w -> {
+        return kept(past.pasts, way, w -> {
             int pieces = 0;
             int ready = 0;
             for (WayBatch b : byMethod.getOrDefault(w.method(), List.of())) {
@@ -213,14 +261,14 @@ public final class NurseryRecord {
 
     /** What a batch of the way in the season is weighed against: from finished batches alone. */
     public BatchPrior prior(Way way, SeasonFactors season) {
-        return kept(priors, new WayInSeason(way, season), this::prior);
+        return kept(past.priors, new WayInSeason(way, season), this::prior);
     }
 
     /** The same for first sign; empty where there is none. */
     public Optional<BatchPrior> firstSignPrior(Way way, SeasonFactors season) {
         WayInSeason asked = new WayInSeason(way, season);
         FailuresShown shown = prior(way, season).shown();
-        return firstSignTimes
+        return past.firstSignTimes
                 .time(asked, levelsOf(asked, WayBatch::isFinished))
                 .map(time -> new BatchPrior(finishedFirstSign(asked).nextBatch(), time, shown));
     }
@@ -270,11 +318,11 @@ public final class NurseryRecord {
     }
 
     private StrikeRate finishedRate(WayInSeason asked) {
-        return kept(finishedRates, asked, a -> rate(a, NurseryRecord::finishedCount));
+        return kept(past.rates, asked, a -> rate(a, NurseryRecord::finishedCount));
     }
 
     private StrikeRate finishedFirstSign(WayInSeason asked) {
-        return kept(finishedFirstSigns, asked, a -> rate(a, NurseryRecord::firstSignCount));
+        return kept(past.firstSigns, asked, a -> rate(a, NurseryRecord::firstSignCount));
     }
 
     private interface Counting {
@@ -317,7 +365,7 @@ public final class NurseryRecord {
     }
 
     private Optional<BatchCount> ofRunning(WayBatch b) {
-        return kept(running, b, this::runningCount);
+        return kept(past.running, b, this::runningCount);
     }
 
     private Optional<BatchCount> runningCount(WayBatch b) {
@@ -332,7 +380,7 @@ public final class NurseryRecord {
 
     private BatchPrior prior(WayInSeason asked) {
         List<List<WayBatch>> levels = levelsOf(asked, WayBatch::isFinished);
-        RootingTime time = readyTimes.time(asked, levels).orElseThrow();
+        RootingTime time = past.readyTimes.time(asked, levels).orElseThrow();
         Window own = guide.apply(asked.way()).ready();
         double median = own.mu() + Math.log(asked.season().slower());
         List<List<ShownByRecord.Failed>> failed = levels.stream()

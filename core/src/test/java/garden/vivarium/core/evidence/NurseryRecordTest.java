@@ -351,6 +351,37 @@ class NurseryRecordTest {
     }
 
     @Test
+    void whatFinishedBatchesSayStandsWhileOthersRun() {
+        List<WayBatch> batches = new ArrayList<>(Collections.nCopies(12, finished(WAY, 9, 14)));
+        IntStream.range(0, 12).forEach(i -> batches.add(finished(SAME_GROUP, 6 + i % 7, 14)));
+        batches.add(WayBatch.of(
+                WAY, Tallies.none(), Tallies.of(Map.of(Interval.reached(7, 14), 2L, Interval.pending(14), 18L))));
+        NurseryRecord before = NurseryRecord.of(batches, w -> GUIDE);
+        BatchPrior prior = before.prior(WAY, SeasonFactors.IN_SEASON);
+        batches.set(
+                24,
+                WayBatch.of(
+                        WAY,
+                        Tallies.none(),
+                        Tallies.of(Map.of(
+                                Interval.reached(7, 14),
+                                2L,
+                                Interval.reached(14, 40),
+                                6L,
+                                Interval.pending(40),
+                                12L))));
+        NurseryRecord looked = before.updated(batches);
+        assertThat(looked.finishedOnly()).isSameAs(before.finishedOnly());
+        assertThat(looked.prior(WAY, SeasonFactors.IN_SEASON)).isSameAs(prior);
+        assertThat(looked.strike(WAY)).isNotEqualTo(before.strike(WAY));
+        assertThat(looked.strike(WAY))
+                .isEqualTo(NurseryRecord.of(batches, w -> GUIDE).strike(WAY));
+        // One of two that are alike to the last count is taken out: that is another record.
+        batches.remove(0);
+        assertThat(looked.updated(batches).finishedOnly()).isNotSameAs(before.finishedOnly());
+    }
+
+    @Test
     void nothingThatWasKeptOfAnOlderRecordIsServedForAnother() {
         List<Way> ways = List.of(WAY, OTHER_MEDIUM, SAME_GROUP, OTHER_GROUP, STRANGER);
         List<SeasonFactors> seasons = List.of(SeasonFactors.IN_SEASON, new SeasonFactors(1.5, 0.6));
