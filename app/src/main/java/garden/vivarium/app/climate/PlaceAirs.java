@@ -43,6 +43,9 @@ class PlaceAirs {
 
     private static final int WHOLE_DAY = 20;
 
+    /** Light is judged by the last month: a June says nothing of November. */
+    private static final int DAYS_LIT = 30;
+
     private final Readings readings;
     private final BatchBook book;
     private final GuideLookup lookup;
@@ -78,7 +81,8 @@ class PlaceAirs {
                                     week,
                                     List.of(),
                                     Optional.ofNullable(last.get(p.id())),
-                                    Map.of()),
+                                    Map.of(),
+                                    new HashMap<>()),
                             standing.getOrDefault(p.id(), List.of()),
                             Map.of());
                 })
@@ -120,7 +124,8 @@ class PlaceAirs {
                         since(lately, from(ALARM_DAYS)),
                         measured,
                         readings.last(place),
-                        tallies(ofWholeDays(lit(hours)))),
+                        tallies(ofWholeDays(lit(since(hours, from(DAYS_LIT))))),
+                        new HashMap<>()),
                 batches,
                 others);
     }
@@ -134,6 +139,7 @@ class PlaceAirs {
      * @param measured days, as far back as something stands there; none where nobody asks for them
      * @param last the last reading
      * @param lit light of its whole days; none where nobody asks for it
+     * @param tallies of its hours, by what is wanted: many want the same
      */
     private record Read(
             PlaceView place,
@@ -142,7 +148,8 @@ class PlaceAirs {
             List<HourView> week,
             List<Readings.Day> measured,
             Optional<Reading> last,
-            Map<PlaceFit.Light, LightWatch.Tally> lit) {}
+            Map<PlaceFit.Light, LightWatch.Tally> lit,
+            Map<AirWatch.Wanted, AirWatch.Tally> tallies) {}
 
     private static List<HourView> since(List<HourView> hours, Instant from) {
         return hours.stream().filter(h -> !h.at().isBefore(from)).toList();
@@ -218,7 +225,7 @@ class PlaceAirs {
                 .map(p -> p.keeping().air());
         AirWatch.Wanted wanted =
                 air.map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0)).orElse(AirWatch.Wanted.NOTHING);
-        AirWatch.Tally tally = tally(hours, wanted);
+        AirWatch.Tally tally = read.tallies().computeIfAbsent(wanted, w -> tally(hours, w));
         List<Readings.Day> since = b.isStuck()
                 ? read.measured().stream()
                         .filter(d -> !d.day().isBefore(b.dayZero()))

@@ -7,9 +7,13 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.CurveBand;
+import garden.vivarium.core.evidence.Level;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
+import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
@@ -117,15 +121,25 @@ class Technique {
                 record.strike(way),
                 record.ready(way),
                 record.firstSign(way, SeasonFactors.IN_SEASON),
-                gives(record, way),
+                gives(record, way, batches),
                 new WayLine.ByGuide(
                         record.strike(way).guideRate(), record.guide(way).ready()));
     }
 
-    private WayLine.Gives gives(NurseryRecord record, Way way) {
+    private WayLine.Gives gives(NurseryRecord record, Way way, List<WayBatch> batches) {
         Optional<Protocol.Figures> figures = lookup.allFigures(way);
         double usually = figures.map(f -> f.establishment().rate()).orElse(USUALLY_SETTLE);
-        double settle = record.establishment(way, Math.max(0.02, Math.min(0.98, usually)))
+        // By this way's own moves alone: borrowed for all ways at once it would be a long list to wait for.
+        double settle = StrikeRate.of(
+                        Math.max(0.02, Math.min(0.98, usually)),
+                        List.of(new Level(
+                                Closeness.THIS_WAY,
+                                batches.stream()
+                                        .filter(b -> b.moved().of() > 0)
+                                        .map(b -> new BatchCount(
+                                                b.moved().settled(), b.moved().of()))
+                                        .toList())),
+                        record.spread().rho())
                 .mean();
         double output = figures.map(f -> f.output().mean()).orElse(1.0);
         double perPiece = record.strike(way).mean() * output * settle;

@@ -44,7 +44,13 @@ public record WayLine(
     public record Done(int batches, long pieces, long ready, long running) {}
 
     /** The guide's rate and days to ready. */
-    public record ByGuide(double rate, Window ready) {}
+    public record ByGuide(double rate, Window ready) {
+
+        /** The day by which half are ready. */
+        public double median() {
+            return Math.exp(ready.mu());
+        }
+    }
 
     public double low() {
         return strike.quantile(0.05);

@@ -87,6 +87,17 @@ class DifferenceInTheBrowserTest extends AtThePages {
                         StandardCharsets.UTF_8))
                 .startsWith("stratum,first,kept_effective")
                 .contains("\"Penstemon ‘Slack Water’, tip cutting\",perlite");
+        browser.open("/technique/over-time");
+        assertThat(browser.text("main")).contains("Are we getting better?", "Your own record against the guide");
+        assertThat(browser.count("#quarters tbody tr")).isPositive();
+        assertThat(browser.barriers()).isEmpty();
+        browser.open("/technique?by=SUREST");
+        assertThat(browser.texts("#ways-with-data tbody strong").get(0)).contains("Fuchsia");
+        for (String file : new String[] {"/technique/ways.csv", "/technique/curves.csv", "/technique/over-time.csv"}) {
+            assertThat(new String(browser.fetch(file), StandardCharsets.UTF_8).lines().count())
+                    .as(file)
+                    .isGreaterThan(2);
+        }
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -62,6 +62,8 @@ class ScreenshotsTool {
             take(browser, folder, "bench-map", "/benches/map");
             take(browser, folder, "stock", "/stock");
             take(browser, folder, "technique", "/technique");
+            take(browser, folder, "difference", "/technique/difference");
+            take(browser, folder, "practice", "/technique/practice?protocol=tip-in-plugs&seed=3&day=27&acts=24L24M27L");
             browser.open("/stock");
             browser.press("a[aria-label='Plan from FUC-1']");
             browser.untilPath("/plan?stock=");
@@ -69,8 +71,6 @@ class ScreenshotsTool {
             browser.press("a.num[href='#why-take']");
             snap(browser, folder, "plan");
 
-            String plan = browser.path();
-            take(browser, folder, "cannot-be-done", plan.replace("wanted=24", "wanted=1200"));
             take(browser, folder, "promises", "/promises");
             browser.open("/stock");
             browser.follow("ROS-1");
@@ -98,11 +98,6 @@ class ScreenshotsTool {
             take(browser, folder, "batch-sheet", "/batches/" + code);
             take(browser, folder, "potting-up", "/batches/" + code + "/pot");
             take(browser, folder, "label", "/batches/" + code + "/label");
-            browser.open("/batches/" + code + "/pot");
-            browser.press("main button.main");
-            browser.untilPath("/batches/" + code);
-            browser.press("#moves tbody a");
-            snap(browser, folder, "young-plants");
             browser.open("/batches/" + code);
             browser.follow("What is wrong with it?");
             browser.follow("Base black and soft");

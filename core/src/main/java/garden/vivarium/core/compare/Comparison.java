@@ -125,6 +125,20 @@ public record Comparison(
                 verdict(difference, others));
     }
 
+    /**
+     * How far two values are apart in standard deviations, roughly: to see which of many questions are worth asking in full.
+     *
+     * @return the root of Mantel and Haenszel's statistic on effective counts; empty where nothing can be set side by side
+     */
+    static Optional<Double> roughly(Asked asked, List<FinishedBatch> all, double rho) {
+        Set<Factor> within = new LinkedHashSet<>(List.of(Factor.PLANT, Factor.METHOD));
+        within.remove(asked.factor());
+        List<FinishedBatch> sides =
+                all.stream().filter(b -> value(b, asked).isPresent()).toList();
+        Strata strata = Matched.of(asked, sides, within, rho).strata();
+        return strata.isEmpty() ? Optional.empty() : Optional.of(Math.sqrt(strata.statistic()));
+    }
+
     private static Optional<Boolean> value(FinishedBatch b, Asked asked) {
         return b.is(asked.factor())
                 .flatMap(v -> v.equals(asked.first())

@@ -22,8 +22,8 @@ public record Difference(double chance, double plain, double mean, double low, d
     public static final double SURE = 0.95;
 
     private static final double TAIL = 0.05;
-    private static final int NODES = 64;
-    private static final int PARTS = 8;
+    private static final int NODES = 40;
+    private static final int PARTS = 4;
     private static final NormalDistribution NORMAL = new NormalDistribution();
     private static final GaussIntegrator RULE = new GaussIntegratorFactory().legendre(NODES, 0, 1);
 
@@ -40,7 +40,7 @@ public record Difference(double chance, double plain, double mean, double low, d
         BetaDistribution first = new BetaDistribution(a.alpha(), a.beta());
         BetaDistribution second = new BetaDistribution(b.alpha(), b.beta());
         double plain = above(first, second, 0);
-        BrentSolver solver = new BrentSolver(1e-9);
+        BrentSolver solver = new BrentSolver(1e-8);
         double low = solver.solve(200, d -> above(first, second, d) - (1 - TAIL), -1, 1);
         double high = solver.solve(200, d -> above(first, second, d) - TAIL, -1, 1);
         return new Difference(withFewBatches(plain, df), plain, a.mean() - b.mean(), low, high);

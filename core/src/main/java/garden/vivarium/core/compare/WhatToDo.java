@@ -34,6 +34,11 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
     private static final double ALIKE = 0.06;
     private static final int FEWEST_LOOKED = 6;
 
+    /** Below so many standard deviations nothing is sure enough to be said of one question among many: 1.96 would be, of one. */
+    private static final double WORTH_ASKING = 1.6;
+
+    private static final int NEAREST = 8;
+
     /** What a sentence says. */
     public enum Kind implements Rule {
         /** One way gives more: do it so. */
@@ -83,10 +88,22 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
         List<Sentence> sentences = new ArrayList<>();
         List<Open> open = new ArrayList<>();
         double each = ERROR / (2.0 * Math.max(1, candidates.size()));
-        for (Candidate c : candidates) {
-            Comparison found = Comparison.of(c.asked(), c.batches(), rho);
-            said(c, found, each, then, asOf).ifPresent(sentences::add);
-            found.wouldTell(rho).ifPresent(n -> open.add(new Open(c.plant(), found, n)));
+        // A whole comparison is dear: it is made of what may be sure enough, and of the few that come nearest to it.
+        List<Rough> rough = candidates.stream()
+                .flatMap(c ->
+                        Comparison.roughly(c.asked(), c.batches(), rho).stream().map(z -> new Rough(c, z)))
+                .sorted(Comparator.comparingDouble((Rough r) -> -r.apart()))
+                .toList();
+        int asked = 0;
+        for (Rough r : rough) {
+            boolean near = r.apart() >= WORTH_ASKING || asked < NEAREST;
+            if (near || r.candidate().isTreatment()) {
+                Candidate c = r.candidate();
+                Comparison found = Comparison.of(c.asked(), c.batches(), rho);
+                said(c, found, each, then, asOf).ifPresent(sentences::add);
+                found.wouldTell(rho).ifPresent(n -> open.add(new Open(c.plant(), found, n)));
+                asked++;
+            }
         }
         sentences.addAll(looks(then));
         sentences.sort(Comparator.comparing(Sentence::kind).thenComparing(s -> -s.gain()));
@@ -108,7 +125,15 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
         return List.copyOf(kept.values());
     }
 
-    private record Candidate(String plant, Comparison.Asked asked, List<FinishedBatch> batches) {}
+    private record Candidate(String plant, Comparison.Asked asked, List<FinishedBatch> batches) {
+
+        boolean isTreatment() {
+            return asked.factor() == Factor.HORMONE || asked.factor() == Factor.TREATMENT;
+        }
+    }
+
+    /** A question with how far its values are apart, in standard deviations, roughly. */
+    private record Rough(Candidate candidate, double apart) {}
 
     /** For each plant, and for all, in each respect the two values that were tried most. */
     private static List<Candidate> candidates(List<FinishedBatch> all) {
@@ -205,7 +230,7 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
 
     /** A treatment that changes nothing, by enough batches to say so. */
     private static Optional<Sentence> needless(Candidate c, Comparison found, Difference d) {
-        boolean treats = c.asked().factor() == Factor.HORMONE || c.asked().factor() == Factor.TREATMENT;
+        boolean treats = c.isTreatment();
         boolean firstIsNone = isNone(c.asked().first());
         boolean alike = d.low() > -ALIKE && d.high() < ALIKE;
         boolean enough = Math.min(found.first().batches(), found.second().batches()) >= FEWEST_ALIKE;

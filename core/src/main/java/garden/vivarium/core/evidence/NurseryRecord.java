@@ -72,8 +72,11 @@ public final class NurseryRecord {
             past.readyTimes = readyTimes;
             past.firstSignTimes = firstSignTimes;
         } else if (!same) {
-            past.readyTimes = ready(told, before == null ? readyTimes : before.past.readyTimes);
-            past.firstSignTimes = firstSign(told, before == null ? firstSignTimes : before.past.firstSignTimes);
+            past.readyTimes =
+                    before == null ? readyTimes.of(told) : readyTimes.of(told).after(before.past.readyTimes);
+            past.firstSignTimes = before == null
+                    ? firstSignTimes.of(told)
+                    : firstSignTimes.of(told).after(before.past.firstSignTimes);
         }
     }
 

@@ -24,8 +24,9 @@ final class TimeEvidence {
     private final Function<WayBatch, Tallies> milestone;
     private final Function<Way, Optional<Window>> guide;
     private final Function<WayBatch, NextBatch> rate;
-    private final Map<Kind, List<WayBatch>> told;
-    private final Map<WayBatch, Told> heard;
+    private final Map<Kind, List<WayBatch>> kinds;
+    private final Map<WayBatch, Heard> heard;
+    private final Map<WayBatch, Told> told;
     private final Map<Kind, Double> factors = new ConcurrentHashMap<>();
     private final Map<WayBatch, SpeedMessage> messages = new ConcurrentHashMap<>();
     private SpeedSpread speed;
@@ -43,10 +44,11 @@ final class TimeEvidence {
      *
      * @param rate under which it was heard; null where it does not matter
      * @param logEvidence ln E at each of the factors of spread
-     * @param within the spread for which the message is
-     * @param message the message at that spread
      */
-    private record Told(NextBatch rate, double[] logEvidence, double within, SpeedMessage message) {}
+    private record Heard(NextBatch rate, double[] logEvidence) {}
+
+    /** The message of a batch at a spread, by what was heard of it. */
+    private record Told(Heard heard, double within, SpeedMessage message) {}
 
     /**
      * Evidence of one milestone.
@@ -67,18 +69,53 @@ final class TimeEvidence {
         this.guide = guide;
         this.rate = rate;
         this.heard = new ConcurrentHashMap<>();
-        this.told = batches.stream()
-                .filter(b -> milestone.apply(b).lastDay() > 0)
-                .filter(b -> guide.apply(b.way()).isPresent())
-                .collect(Collectors.groupingBy(b -> Kind.of(b.way())));
+        this.told = new ConcurrentHashMap<>();
+        this.kinds = kinds(batches);
         if (before != null) {
-            told.values().stream().flatMap(List::stream).forEach(b -> {
-                Told then = before.heard.get(b);
+            kinds.values().stream().flatMap(List::stream).forEach(b -> {
+                Heard then = before.heard.get(b);
+                Told said = before.told.get(b);
                 if (then != null) {
                     heard.put(b, then);
                 }
+                if (said != null) {
+                    told.put(b, said);
+                }
             });
         }
+    }
+
+    /**
+     * The same evidence of some of the batches alone: what is heard of a batch is heard once for both.
+     *
+     * @param batches some of them
+     */
+    TimeEvidence of(List<WayBatch> batches) {
+        return new TimeEvidence(this, batches);
+    }
+
+    private TimeEvidence(TimeEvidence all, List<WayBatch> batches) {
+        this.milestone = all.milestone;
+        this.guide = all.guide;
+        this.rate = all.rate;
+        this.heard = all.heard;
+        this.told = new ConcurrentHashMap<>();
+        this.kinds = kinds(batches);
+    }
+
+    private Map<Kind, List<WayBatch>> kinds(List<WayBatch> batches) {
+        return batches.stream().filter(this::isTold).collect(Collectors.groupingBy(b -> Kind.of(b.way())));
+    }
+
+    /** With the messages of an earlier record, where they still stand. */
+    TimeEvidence after(TimeEvidence before) {
+        kinds.values().stream().flatMap(List::stream).forEach(b -> {
+            Told said = before.told.get(b);
+            if (said != null) {
+                told.put(b, said);
+            }
+        });
+        return this;
     }
 
     /** The time of a way, from the batches of each level, the widest first; empty where the guide has no such time. */
@@ -120,7 +157,7 @@ final class TimeEvidence {
     /** How much batches differ in speed: one for the nursery. */
     synchronized SpeedSpread speed() {
         if (speed == null) {
-            List<WayBatch> all = told.values().stream().flatMap(List::stream).toList();
+            List<WayBatch> all = kinds.values().stream().flatMap(List::stream).toList();
             all.parallelStream().forEach(this::message);
             Map<Way, List<SpeedMessage>> ways = new HashMap<>();
             all.forEach(
@@ -142,7 +179,7 @@ final class TimeEvidence {
         Double known = factors.get(kind);
         if (known == null) {
             // Not within computeIfAbsent: what is reckoned there may take long, and asks of other kinds.
-            known = WithinSpread.of(told.getOrDefault(kind, List.of()).stream()
+            known = WithinSpread.of(kinds.getOrDefault(kind, List.of()).stream()
                     .map(b -> heard(b).logEvidence())
                     .toList());
             factors.put(kind, known);
@@ -155,15 +192,15 @@ final class TimeEvidence {
         if (known == null) {
             Window window = guide.apply(b.way()).orElseThrow();
             double within = within(b.way(), window);
-            Told then = heard(b);
-            if (then.within() != within) {
+            Heard now = heard(b);
+            Told then = told.get(b);
+            if (then == null || then.heard() != now || then.within() != within) {
                 then = new Told(
-                        then.rate(),
-                        then.logEvidence(),
+                        now,
                         within,
                         SpeedMessage.of(
                                 milestone.apply(b), guideMu(window, b.season().slower()), within, rate.apply(b)));
-                heard.put(b, then);
+                told.put(b, then);
             }
             known = then.message();
             messages.put(b, known);
@@ -171,11 +208,11 @@ final class TimeEvidence {
         return known;
     }
 
-    private Told heard(WayBatch b) {
+    private Heard heard(WayBatch b) {
         Tallies tallies = milestone.apply(b);
         boolean waits = tallies.total(Outcome.PENDING) + tallies.total(Outcome.SENT) > 0;
         NextBatch now = waits ? rate.apply(b) : null;
-        Told known = heard.get(b);
+        Heard known = heard.get(b);
         if (known != null && (now == null || now.equals(known.rate()))) {
             return known;
         }
@@ -189,9 +226,9 @@ final class TimeEvidence {
                             now == null ? NextBatch.EVEN : now)
                     .logEvidence();
         }
-        Told told = new Told(now, logs, 0, SpeedMessage.NOTHING);
-        heard.put(b, told);
-        return told;
+        Heard said = new Heard(now, logs);
+        heard.put(b, said);
+        return said;
     }
 
     private static double guideMu(Window window, double slower) {

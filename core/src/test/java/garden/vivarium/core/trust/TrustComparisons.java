@@ -1,0 +1,180 @@
+package garden.vivarium.core.trust;
+
+import garden.vivarium.core.compare.Comparison;
+import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.compare.TrialResult;
+import garden.vivarium.core.compare.TrialSize;
+import garden.vivarium.core.compare.WhatToDo;
+import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.Overdispersion;
+import garden.vivarium.core.looks.Tallies;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.hipparchus.random.RandomDataGenerator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Whether what is called better is, over nurseries in which nothing differs and some in which something does. Nothing is asserted. */
+@EnabledIfSystemProperty(named = "vivarium.trust", matches = "some|full")
+class TrustComparisons {
+
+    private static final int LIVES = Integer.getInteger("vivarium.trust.lives", 2000);
+    private static final long SEED = Long.getLong("vivarium.trust.seed", 20261127L);
+    private static final double RHO = 0.08;
+    private static final List<String> PLANTS = List.of("Fuchsia", "Salvia", "Penstemon");
+    private static final Comparison.Asked MEDIUM = new Comparison.Asked(Factor.MEDIUM, "perlite", "peat");
+
+    @Test
+    void betterWhereNothingDiffers() {
+        Table t = new Table("“better” where nothing differs, a side", LIVES);
+        for (int batches : new int[] {4, 6, 8}) {
+            for (double rate : new double[] {0.5, 0.7, 0.9}) {
+                for (int plants : new int[] {1, 3}) {
+                    Table.Cell c = t.run(SEED + 31L * batches + Math.round(100 * rate) + 7L * plants, random -> {
+                        List<FinishedBatch> all = new ArrayList<>();
+                        for (String plant : PLANTS.subList(0, plants)) {
+                            add(all, batches, plant, rate, Map.of(Factor.MEDIUM, "perlite"), random);
+                            add(all, batches, plant, rate, Map.of(Factor.MEDIUM, "peat"), random);
+                        }
+                        Comparison.Verdict v = Comparison.of(MEDIUM, all, RHO).verdict();
+                        return new double[] {
+                            v == Comparison.Verdict.FIRST ? 1 : 0, v == Comparison.Verdict.SECOND ? 1 : 0
+                        };
+                    });
+                    String cell = "%d batches an arm, rate %.1f, %d plants".formatted(batches, rate, plants);
+                    t.share(cell, "first", c.mean()[0], c.error()[0], 0, 5);
+                    t.share(cell, "second", c.mean()[1], c.error()[1], 0, 5);
+                }
+            }
+        }
+        t.close();
+    }
+
+    @Test
+    void anySentenceWhereNothingDiffers() {
+        Table t = new Table("“what to do differently”: any sentence in a quarter", LIVES);
+        for (int each : new int[] {3, 4, 8}) {
+            Table.Cell none = t.run(SEED + each, random -> new double[] {sentences(each, 0.7, 0.7, random)});
+            t.share(
+                    "nothing differs, %d batches a cell of 12".formatted(each),
+                    "said",
+                    none.mean()[0],
+                    none.error()[0],
+                    0,
+                    5);
+            Table.Cell some = t.run(SEED + 50 + each, random -> new double[] {sentences(each, 0.85, 0.55, random)});
+            t.share(
+                    "a medium gives 85 and not 55, %d batches a cell".formatted(each),
+                    "said",
+                    some.mean()[0],
+                    some.error()[0],
+                    0,
+                    100);
+        }
+        t.close();
+    }
+
+    private static double sentences(int each, double perlite, double peat, RandomDataGenerator random) {
+        List<FinishedBatch> all = new ArrayList<>();
+        for (String plant : PLANTS) {
+            for (String hormone : List.of("no hormone", "hormone 0.3%")) {
+                add(all, each, plant, perlite, Map.of(Factor.MEDIUM, "perlite", Factor.HORMONE, hormone), random);
+                add(all, each, plant, peat, Map.of(Factor.MEDIUM, "peat", Factor.HORMONE, hormone), random);
+            }
+        }
+        double rho = Overdispersion.estimate(PLANTS.stream()
+                        .flatMap(p -> List.of("perlite", "peat").stream()
+                                .map(m -> new Overdispersion.WayCounts(
+                                        0.7,
+                                        all.stream()
+                                                .filter(b -> b.plant().equals(p)
+                                                        && b.facts()
+                                                                .get(Factor.MEDIUM)
+                                                                .equals(m))
+                                                .map(b -> new int[] {
+                                                    (int) b.count().kept(),
+                                                    (int) b.count().of()
+                                                })
+                                                .toList())))
+                        .toList())
+                .rho();
+        return WhatToDo.of(all, rho, LocalDate.of(2031, 2, 1)).sentences().isEmpty() ? 0 : 1;
+    }
+
+    @Test
+    void trialsOfTheSizeAskedFor() {
+        Table t = new Table("trials within trays, of the size asked for", LIVES);
+        for (double[] rates : new double[][] {{0.55, 0.75}, {0.7, 0.9}, {0.4, 0.7}}) {
+            int size = TrialSize.within(rates[0], rates[1]).pieces();
+            Table.Cell told = t.run(SEED + size, random -> new double[] {read(rates[0], rates[1], size, random)});
+            t.share(
+                    "%.2f against %.2f, %d pieces an arm".formatted(rates[0], rates[1], size),
+                    "told",
+                    told.mean()[0],
+                    told.error()[0],
+                    72,
+                    100);
+            Table.Cell none = t.run(SEED + 7L * size, random -> new double[] {read(rates[1], rates[1], size, random)});
+            t.share(
+                    "both %.2f, %d pieces an arm".formatted(rates[1], size),
+                    "told",
+                    none.mean()[0],
+                    none.error()[0],
+                    0,
+                    5);
+        }
+        t.close();
+    }
+
+    /** Trays differ as batches do; arms stand in each by lot. */
+    private static double read(double first, double second, int perArm, RandomDataGenerator random) {
+        List<TrialResult.Tray> trays = new ArrayList<>();
+        int left = perArm;
+        for (int tray = 1; left > 0; tray++) {
+            int here = Math.min(36, left);
+            left -= here;
+            double strength = (1 - RHO) / RHO;
+            double shift = random.nextBeta(0.7 * strength, 0.3 * strength) - 0.7;
+            int a = struck(here, first + shift, random);
+            int b = struck(here, second + shift, random);
+            trays.add(new TrialResult.Tray(String.valueOf(tray), a, here, b, here));
+        }
+        TrialResult.Verdict v = TrialResult.of("a", "b", trays).verdict();
+        return v == TrialResult.Verdict.FIRST || v == TrialResult.Verdict.SECOND ? 1 : 0;
+    }
+
+    private static int struck(int pieces, double rate, RandomDataGenerator random) {
+        int kept = 0;
+        for (int i = 0; i < pieces; i++) {
+            kept += random.nextUniform(0, 1) < rate ? 1 : 0;
+        }
+        return kept;
+    }
+
+    private static void add(
+            List<FinishedBatch> all,
+            int batches,
+            String plant,
+            double rate,
+            Map<Factor, String> facts,
+            RandomDataGenerator random) {
+        double strength = (1 - RHO) / RHO;
+        for (int i = 0; i < batches; i++) {
+            int kept = struck(30, random.nextBeta(rate * strength, (1 - rate) * strength), random);
+            LocalDate day = LocalDate.of(2027, 1, 4).plusDays(3L * all.size());
+            all.add(new FinishedBatch(
+                    "b" + all.size(),
+                    plant,
+                    "tip cutting",
+                    day,
+                    day.plusDays(40),
+                    new BatchCount(kept, 30),
+                    Tallies.none(),
+                    new EnumMap<>(facts)));
+        }
+    }
+}
