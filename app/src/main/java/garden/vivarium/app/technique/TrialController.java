@@ -10,6 +10,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.compare.Comparison;
 import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -38,13 +39,16 @@ class TrialController {
     private final Trials trials;
     private final Differences differences;
     private final Stock stock;
+    private final Guide guide;
     private final Protocols protocols;
     private final Today today;
 
-    TrialController(Trials trials, Differences differences, Stock stock, Protocols protocols, Today today) {
+    TrialController(
+            Trials trials, Differences differences, Stock stock, Guide guide, Protocols protocols, Today today) {
         this.trials = trials;
         this.differences = differences;
         this.stock = stock;
+        this.guide = guide;
         this.protocols = protocols;
         this.today = today;
     }
@@ -158,6 +162,7 @@ class TrialController {
         model.addAttribute("mayClose", sheet.mayClose(today.date()));
         model.addAttribute("result", sheet.result().orElse(null));
         model.addAttribute("places", stock.places());
+        model.addAttribute("cautions", guide.caution("blade").stream().toList());
         return "technique/trial";
     }
 
@@ -190,9 +195,10 @@ class TrialController {
             @PathVariable UUID id,
             @RequestParam(required = false) String place,
             @RequestParam(required = false) LocalDate stuckOn,
+            @RequestParam(required = false) String reason,
             RedirectAttributes next) {
         return FormActions.run(next, "/technique/trials/" + id, () -> {
-            trials.stick(id, place, stuckOn == null ? today.date() : stuckOn);
+            trials.stick(id, place, stuckOn == null ? today.date() : stuckOn, reason);
             return Messages.text("Trials.stuck");
         });
     }

@@ -23,6 +23,7 @@ import garden.vivarium.core.compare.TrialSize;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
+import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -165,16 +166,25 @@ class Trials {
     /**
      * The trays are stuck: each becomes a batch, and the plant bears so much less.
      *
-     * @throws InvalidField if they are already, or the day has not come
+     * @param reason a word why, or the licence, where something speaks against cutting the plant; may be null
+     * @throws InvalidField if they are already, the day has not come, or the plant may not be cut
      */
     @Transactional
-    void stick(UUID id, String place, LocalDate day) {
+    void stick(UUID id, String place, LocalDate day, String reason) {
         today.refuseFuture("stuckOn", day);
         Trial trial = trial(id);
         if (trial.view().days().stuckOn() != null) {
             throw new InvalidField("place", Messages.text("Trials.stuck.already"));
         }
         StockPlantView plant = stock.find(trial.stockPlantId()).orElseThrow(() -> new NotFound("no stock plant"));
+        boolean reasoned = reason != null && !reason.isBlank();
+        plant.mayCut(day, reason).stream()
+                .filter(f ->
+                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
+                .findFirst()
+                .ifPresent(f -> {
+                    throw new InvalidField("reason", words.of(f));
+                });
         Protocol protocol = protocols.suiting(plant.plant().group()).stream()
                 .filter(p -> p.key().equals(trial.view().asks().protocol()))
                 .findFirst()

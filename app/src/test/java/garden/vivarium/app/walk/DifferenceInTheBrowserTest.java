@@ -94,7 +94,9 @@ class DifferenceInTheBrowserTest extends AtThePages {
         browser.open("/technique?by=SUREST");
         assertThat(browser.texts("#ways-with-data tbody strong").get(0)).contains("Fuchsia");
         for (String file : new String[] {"/technique/ways.csv", "/technique/curves.csv", "/technique/over-time.csv"}) {
-            assertThat(new String(browser.fetch(file), StandardCharsets.UTF_8).lines().count())
+            assertThat(new String(browser.fetch(file), StandardCharsets.UTF_8)
+                            .lines()
+                            .count())
                     .as(file)
                     .isGreaterThan(2);
         }
