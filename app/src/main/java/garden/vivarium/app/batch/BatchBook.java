@@ -74,6 +74,12 @@ public class BatchBook {
         return entries(batches.open());
     }
 
+    /** The same without what was expected of them, which is long to read. */
+    @Transactional(readOnly = true)
+    public List<BatchView> standing() {
+        return batches.open().stream().map(Batch::view).toList();
+    }
+
     /** The batches that ended last, the last first. */
     @Transactional(readOnly = true)
     public List<Entry> lastClosed(int most) {

@@ -165,8 +165,7 @@ class PlaceAirs {
 
     private Map<UUID, List<BatchView>> standing() {
         Map<UUID, List<BatchView>> standing = new HashMap<>();
-        book.open().stream()
-                .map(BatchBook.Entry::batch)
+        book.standing().stream()
                 .filter(b -> !b.isStuck() || b.counts().pending() + b.readyToMove() > 0)
                 .forEach(b -> standing.computeIfAbsent(b.placeId(), p -> new ArrayList<>())
                         .add(b));

@@ -106,7 +106,8 @@ class TechniqueController {
             @RequestParam(required = false) String plant, @RequestParam Factor factor, RedirectAttributes next) {
         return FormActions.run(next, "/technique", () -> {
             String of = plant == null ? "" : plant;
-            WhatToDo.Sentence sentence = advising.now().sentences().stream()
+            WhatToDo now = advising.now();
+            WhatToDo.Sentence sentence = Stream.concat(now.sentences().stream(), now.needless().stream())
                     .filter(s ->
                             s.kind() != WhatToDo.Kind.LOOK_EARLIER && s.plant().equals(of))
                     .filter(s -> s.comparison()

@@ -23,9 +23,11 @@ import java.util.stream.Collectors;
  * @param asOf the first day of the quarter
  * @param asked how many questions were asked of the record
  * @param sentences the most worth first
+ * @param needless what is done for nothing: no claim of a difference, and the likelier to be said the more batches there are, so that it stands apart
  * @param nextQuestion of what is not told yet, what needs the fewest batches more; empty where nothing was tried in two ways
  */
-public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Optional<Open> nextQuestion) {
+public record WhatToDo(
+        LocalDate asOf, int asked, List<Sentence> sentences, List<Sentence> needless, Optional<Open> nextQuestion) {
 
     private static final int MOST = 5;
     private static final int FEWEST_A_SIDE = 3;
@@ -110,7 +112,14 @@ public record WhatToDo(LocalDate asOf, int asked, List<Sentence> sentences, Opti
         return new WhatToDo(
                 asOf,
                 candidates.size(),
-                List.copyOf(distinct(sentences).stream().limit(MOST).toList()),
+                distinct(sentences).stream()
+                        .filter(s -> s.kind() != Kind.NEEDLESS)
+                        .limit(MOST)
+                        .toList(),
+                distinct(sentences).stream()
+                        .filter(s -> s.kind() == Kind.NEEDLESS)
+                        .limit(MOST)
+                        .toList(),
                 open.stream().min(Comparator.comparingInt(Open::batches)));
     }
 

@@ -59,7 +59,8 @@ class WhatToDoTest {
                 .add(30, "Salvia", 0.9, 100, Factor.HORMONE, "hormone 0.3%")
                 .add(30, "Salvia", 0.9, 100, Factor.HORMONE, "no hormone")
                 .all();
-        assertThat(WhatToDo.of(all, 0.01, LATE).sentences()).singleElement().satisfies(s -> {
+        assertThat(WhatToDo.of(all, 0.01, LATE).sentences()).isEmpty();
+        assertThat(WhatToDo.of(all, 0.01, LATE).needless()).singleElement().satisfies(s -> {
             assertThat(s.kind()).isEqualTo(WhatToDo.Kind.NEEDLESS);
             assertThat(s.says().figures()).containsEntry("what", "hormone 0.3%");
         });
