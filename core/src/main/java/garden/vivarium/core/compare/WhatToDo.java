@@ -144,15 +144,12 @@ public record WhatToDo(
     /** A question with how far its values are apart, in standard deviations, roughly. */
     private record Rough(Candidate candidate, double apart) {}
 
-    /** For each plant, and for all, in each respect the two values that were tried most. */
+    /** For each plant in each respect the two values that were tried most: what is good for a fuchsia is not for a bulb. */
     private static List<Candidate> candidates(List<FinishedBatch> all) {
         Map<String, List<FinishedBatch>> byPlant =
                 new TreeMap<>(all.stream().collect(Collectors.groupingBy(FinishedBatch::plant)));
         List<Candidate> found = new ArrayList<>();
         byPlant.forEach((plant, batches) -> found.addAll(candidates(plant, batches)));
-        if (byPlant.size() > 1) {
-            found.addAll(candidates("", all));
-        }
         return found;
     }
 

@@ -34,6 +34,18 @@ class WhatToDoTest {
     }
 
     @Test
+    void whatIsGoodForOnePlantIsNotAdvisedForOthers() {
+        List<FinishedBatch> all = new PlantedBatches(21, RHO)
+                .add(10, "Fuchsia", 0.88, 40, Factor.HORMONE, "hormone 0.3%")
+                .add(10, "Fuchsia", 0.4, 40, Factor.HORMONE, "no hormone")
+                .add(10, "Lilium", 0.6, 40, Factor.HORMONE, "no hormone")
+                .all();
+        assertThat(WhatToDo.of(all, RHO, LATE).sentences())
+                .singleElement()
+                .satisfies(s -> assertThat(s.plant()).isEqualTo("Fuchsia"));
+    }
+
+    @Test
     void onlyWhatWasOverWhenTheQuarterBeganCounts() {
         List<FinishedBatch> all = new PlantedBatches(11, RHO)
                 .add(10, "Fuchsia", 0.88, 40, Factor.MEDIUM, "perlite")
