@@ -230,11 +230,11 @@ class Batch extends NurseryRow {
         return together;
     }
 
-    /** It never was; {@code each} is null where nothing that was cut for it was taken back. */
-    void withdraw(String who, Instant when, String why, Integer each) {
+    /** It never was; {@code cut} is null where nothing that was cut for it was taken back. */
+    void withdraw(String who, Instant when, String why, Integer cut) {
         withdrawnOldCode = origin == null ? null : origin.oldCode();
         origin = origin == null ? null : origin.withoutOldCode();
-        withdrawnCut = each;
+        withdrawnCut = cut;
         withdrawnBy = who;
         withdrawnAt = when;
         withdrawnWhy = why;

@@ -52,7 +52,10 @@ class UsualHere {
                 usual.what().startsWith("no ")
                         ? treatments.stream().noneMatch(t -> t.startsWith("hormone"))
                         : treatments.contains(usual.what());
-            case "TREATMENT" -> treatments.contains(usual.what());
+            case "TREATMENT" ->
+                usual.what().startsWith("nothing")
+                        ? treatments.stream().allMatch(t -> t.startsWith("hormone"))
+                        : treatments.contains(usual.what());
             default -> false;
         };
     }

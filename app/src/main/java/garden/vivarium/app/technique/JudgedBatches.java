@@ -126,7 +126,8 @@ class JudgedBatches {
         put(is, Factor.PERSON, f.madeBy());
         if (f.done().protocol() != null && f.done().protocolVersion() != null) {
             is.put(Factor.VERSION, f.done().protocol() + ", version " + f.done().protocolVersion());
-            is.put(
+            put(
+                    is,
                     Factor.BASE,
                     words.bases()
                             .computeIfAbsent(
@@ -138,7 +139,7 @@ class JudgedBatches {
                                             .map(p -> p.keeping().air().base().isPresent()
                                                     ? "warm from below"
                                                     : "no warmth from below")
-                                            .orElse("not known")));
+                                            .orElse("")));
         }
         return new FinishedBatch(
                 f.code(),

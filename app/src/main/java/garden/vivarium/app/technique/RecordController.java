@@ -42,7 +42,7 @@ class RecordController {
         return OverTime.of(judged.all(), evidence.record().spread().rho());
     }
 
-    /** Ways whose rate or days differ from the guide's, nine times in ten, the farthest off first. */
+    /** Ways whose rate or days differ from the guide's, nine times in ten; by plant. */
     private List<WayLine> books() {
         NurseryRecord record = technique.record();
         return technique.ways(record, WaySort.BY_PLANT).stream()

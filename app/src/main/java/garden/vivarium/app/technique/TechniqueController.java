@@ -111,7 +111,7 @@ class TechniqueController {
                     .filter(s ->
                             s.kind() != WhatToDo.Kind.LOOK_EARLIER && s.plant().equals(of))
                     .filter(s -> s.comparison()
-                            .filter(c -> c.asked().factor() == factor)
+                            .filter(c -> factor.isOfAWay() && c.asked().factor() == factor)
                             .isPresent())
                     .findFirst()
                     .orElseThrow(() -> new NotFound("nothing of the kind is said any more"));
@@ -127,7 +127,7 @@ class TechniqueController {
                             ? c.asked().second()
                             : c.asked().first();
             usual.make(of, factor.name(), value, words.of(sentence.says()));
-            return Messages.text("Technique.usual.made", "what", value, "plant", of, "all", of.isEmpty());
+            return Messages.text("Technique.usual.made", "what", value, "plant", of);
         });
     }
 

@@ -203,6 +203,14 @@ class TrialController {
         });
     }
 
+    @PostMapping("/{id}/drop")
+    String drop(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.runAndGo(next, "/technique/trials/" + id, () -> {
+            trials.drop(id);
+            return new FormActions.Result(Messages.text("Trials.dropped"), "/technique/trials");
+        });
+    }
+
     @PostMapping("/{id}/peek")
     String peek(@PathVariable UUID id, RedirectAttributes next) {
         return FormActions.run(next, "/technique/trials/" + id, () -> {
@@ -221,6 +229,11 @@ class TrialController {
         return FormActions.run(
                 next,
                 "/technique/trials/" + id,
-                () -> Messages.text("Technique.usual.made", "what", trials.makeUsual(id), "plant", "", "all", true));
+                () -> Messages.text(
+                        "Technique.usual.made",
+                        "what",
+                        trials.makeUsual(id),
+                        "plant",
+                        trials.sheet(id).trial().asks().plant()));
     }
 }

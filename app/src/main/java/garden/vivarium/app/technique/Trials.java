@@ -117,8 +117,8 @@ class Trials {
      */
     @Transactional
     UUID design(Wanted w) {
-        StockPlantView plant =
-                stock.find(w.stockPlant()).orElseThrow(() -> new InvalidField("stock", Messages.text("Trials.plant")));
+        StockPlantView plant = stock.find(w.stockPlant())
+                .orElseThrow(() -> new InvalidField("stockPlant", Messages.text("Trials.plant")));
         Protocol protocol = protocols.suiting(plant.plant().group()).stream()
                 .filter(p -> p.key().equals(w.protocol()))
                 .findFirst()
@@ -211,6 +211,16 @@ class Trials {
         trial.stuck(day);
     }
 
+    /** A trial that was not stuck yet is not wanted after all. */
+    @Transactional
+    void drop(UUID id) {
+        Trial trial = trial(id);
+        if (trial.view().days().stuckOn() != null) {
+            throw new InvalidField("place", Messages.text("Trials.stuck.already"));
+        }
+        trials.delete(trial);
+    }
+
     /** Somebody wants to see the arms before the end: it is written down. */
     @Transactional
     void peek(UUID id) {
@@ -258,8 +268,11 @@ class Trials {
             int number = t;
             Optional<TrialTray> tray =
                     stuck.stream().filter(s -> s.tray() == number).findFirst();
-            List<PieceView> pieces = tray.flatMap(s -> book.looks(s.batchCode()).history())
-                    .map(h -> h.pieces())
+            // A tray whose batch was withdrawn never was; what was counted, rather than seen cell by cell, tells of no
+            // arm.
+            List<PieceView> pieces = tray.filter(s -> book.code(s.batchId()).isPresent())
+                    .flatMap(s -> book.looks(s.batchCode()).history())
+                    .map(h -> h.pieces().stream().filter(p -> !p.byCount()).toList())
                     .orElse(List.of());
             judged += (int) pieces.stream().filter(Trials::isJudged).count();
             drawn.add(new Tray(
@@ -295,7 +308,7 @@ class Trials {
         for (PieceView p : pieces) {
             int arm = p.piece() <= arms.size() ? arms.get(p.piece() - 1) : TrialLayout.EMPTY;
             boolean ready = p.wasReady() || p.state() == PieceState.READY;
-            boolean counts = p.state() != PieceState.SENT && (isJudged(p) || closed);
+            boolean counts = p.state() != PieceState.SENT && (isJudged(p) || (closed && p.lookedOn() > 0));
             if (arm != TrialLayout.EMPTY && (counts || ready)) {
                 of[arm]++;
                 kept[arm] += ready ? 1 : 0;

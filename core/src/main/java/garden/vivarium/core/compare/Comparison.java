@@ -85,7 +85,15 @@ public record Comparison(
             double shareFirst,
             String usualSecond,
             double shareSecond,
-            Optional<Difference> allowedFor) {}
+            Optional<Difference> allowedFor) {
+
+        /** Whether it may be the cause as well: among batches alike in it too not enough of the difference is left, or there are too few. */
+        boolean mayExplain(Difference d) {
+            return allowedFor
+                    .map(a -> d.isBetter() ? a.chance() < LEFT : a.chance() > 1 - LEFT)
+                    .orElse(true);
+        }
+    }
 
     /** What can be said. */
     public enum Verdict implements Rule {
@@ -110,8 +118,7 @@ public record Comparison(
     public static Comparison of(Asked asked, List<FinishedBatch> all, double rho) {
         List<FinishedBatch> sides =
                 all.stream().filter(b -> value(b, asked).isPresent()).toList();
-        Set<Factor> within = new LinkedHashSet<>(List.of(Factor.PLANT, Factor.METHOD));
-        within.remove(asked.factor());
+        Set<Factor> within = within(asked);
         Matched matched = Matched.of(asked, sides, within, rho);
         Optional<Difference> difference = matched.difference();
         List<Other> others = others(asked, matched, within, rho);
@@ -131,12 +138,17 @@ public record Comparison(
      * @return the root of Mantel and Haenszel's statistic on effective counts; empty where nothing can be set side by side
      */
     static Optional<Double> roughly(Asked asked, List<FinishedBatch> all, double rho) {
-        Set<Factor> within = new LinkedHashSet<>(List.of(Factor.PLANT, Factor.METHOD));
-        within.remove(asked.factor());
         List<FinishedBatch> sides =
                 all.stream().filter(b -> value(b, asked).isPresent()).toList();
-        Strata strata = Matched.of(asked, sides, within, rho).strata();
+        Strata strata = Matched.of(asked, sides, within(asked), rho).strata();
         return strata.isEmpty() ? Optional.empty() : Optional.of(Math.sqrt(strata.statistic()));
+    }
+
+    /** In what batches must be alike to be set against each other. */
+    private static Set<Factor> within(Asked asked) {
+        Set<Factor> within = new LinkedHashSet<>(List.of(Factor.PLANT, Factor.METHOD));
+        within.remove(asked.factor());
+        return within;
     }
 
     private static Optional<Boolean> value(FinishedBatch b, Asked asked) {
@@ -286,10 +298,7 @@ public record Comparison(
         }
         Difference d = found.get();
         if (d.isBetter() || d.isWorse()) {
-            boolean explained = others.stream()
-                    .anyMatch(o -> o.allowedFor()
-                            .map(a -> d.isBetter() ? a.chance() < LEFT : a.chance() > 1 - LEFT)
-                            .orElse(true));
+            boolean explained = others.stream().anyMatch(o -> o.mayExplain(d));
             return explained ? Verdict.MIXED : d.isBetter() ? Verdict.FIRST : Verdict.SECOND;
         }
         return d.low() > -MATTERS && d.high() < MATTERS ? Verdict.ALIKE : Verdict.TOO_LITTLE;
@@ -323,7 +332,9 @@ public record Comparison(
                 "more",
                 difference.map(Difference::mean).orElse(0.0),
                 "sure",
-                difference.map(d -> Math.max(d.chance(), 1 - d.chance())).orElse(0.5),
+                difference
+                        .map(d -> Math.min(0.99, Math.max(d.chance(), 1 - d.chance())))
+                        .orElse(0.5),
                 "factor",
                 other.map(Other::factor).orElse(Factor.PLANT),
                 "shareFirst",
@@ -338,13 +349,8 @@ public record Comparison(
 
     /** What came along and may explain it: the first that does not leave the difference standing. */
     public Optional<Other> explains() {
-        return others.stream()
-                .filter(o -> o.allowedFor()
-                        .map(a -> difference.filter(Difference::isBetter).isPresent()
-                                ? a.chance() < LEFT
-                                : a.chance() > 1 - LEFT)
-                        .orElse(true))
-                .findFirst();
+        return difference.flatMap(
+                d -> others.stream().filter(o -> o.mayExplain(d)).findFirst());
     }
 
     /**

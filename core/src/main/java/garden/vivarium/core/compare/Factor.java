@@ -40,6 +40,14 @@ public enum Factor {
         return this != PLANT && this != VERSION;
     }
 
+    /** Whether a way of the guide says it, so that a plan can go by it. */
+    public boolean isOfAWay() {
+        return switch (this) {
+            case MEDIUM, METHOD, HORMONE, TREATMENT -> true;
+            default -> false;
+        };
+    }
+
     /** Whether a grower asks about it; a plant is what is asked of. */
     public boolean isQuestion() {
         return this != PLANT;

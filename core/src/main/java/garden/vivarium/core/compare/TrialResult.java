@@ -97,6 +97,6 @@ public record TrialResult(String firstArm, String secondArm, Strata strata, Stra
                 "high",
                 difference.high(),
                 "p",
-                exact.p());
+                Math.max(0.001, exact.p()));
     }
 }

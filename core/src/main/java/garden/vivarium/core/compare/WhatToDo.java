@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,14 +53,12 @@ public record WhatToDo(
     /**
      * One sentence.
      *
-     * @param plant of which it is said; empty for all plants
-     * @param method of which method; empty for all
+     * @param plant of which it is said
      * @param comparison what it rests on; empty for looks
      * @param gain young plants a year that it would be worth, by what was stuck in the last one; 0 where it is not about plants
      * @param says it with its figures
      */
-    public record Sentence(
-            Kind kind, String plant, String method, Optional<Comparison> comparison, double gain, Statement says) {}
+    public record Sentence(Kind kind, String plant, Optional<Comparison> comparison, double gain, Statement says) {}
 
     /**
      * A question that is not answered yet.
@@ -112,26 +109,15 @@ public record WhatToDo(
         return new WhatToDo(
                 asOf,
                 candidates.size(),
-                distinct(sentences).stream()
+                sentences.stream()
                         .filter(s -> s.kind() != Kind.NEEDLESS)
                         .limit(MOST)
                         .toList(),
-                distinct(sentences).stream()
+                sentences.stream()
                         .filter(s -> s.kind() == Kind.NEEDLESS)
                         .limit(MOST)
                         .toList(),
                 open.stream().min(Comparator.comparingInt(Open::batches)));
-    }
-
-    /** What is said of a plant is not said again of all. */
-    private static List<Sentence> distinct(List<Sentence> sentences) {
-        Map<String, Sentence> kept = new LinkedHashMap<>();
-        for (Sentence s : sentences) {
-            String about = s.kind() + " "
-                    + s.comparison().map(c -> c.asked().toString()).orElse(s.plant() + s.method());
-            kept.merge(about, s, (one, other) -> one.plant().isEmpty() ? other : one);
-        }
-        return List.copyOf(kept.values());
     }
 
     private record Candidate(String plant, Comparison.Asked asked, List<FinishedBatch> batches) {
@@ -197,15 +183,12 @@ public record WhatToDo(
             return Optional.of(new Sentence(
                     Kind.BETTER,
                     c.plant(),
-                    "",
                     Optional.of(found),
                     pieces * least,
                     Statement.of(
                             Kind.BETTER,
                             "plant",
                             c.plant(),
-                            "all",
-                            c.plant().isEmpty(),
                             "better",
                             first ? c.asked().first() : c.asked().second(),
                             "worse",
@@ -227,7 +210,7 @@ public record WhatToDo(
     /** Pieces that were judged the worse way in the year before. */
     private static double lastYear(Candidate c, String worse, List<FinishedBatch> all, LocalDate asOf) {
         return all.stream()
-                .filter(b -> c.plant().isEmpty() || b.plant().equals(c.plant()))
+                .filter(b -> b.plant().equals(c.plant()))
                 .filter(b -> b.is(c.asked().factor()).filter(worse::equals).isPresent())
                 .filter(b -> !b.stuckOn().isBefore(asOf.minusYears(1)))
                 .mapToDouble(b -> b.count().of())
@@ -246,15 +229,12 @@ public record WhatToDo(
         return Optional.of(new Sentence(
                 Kind.NEEDLESS,
                 c.plant(),
-                "",
                 Optional.of(found),
                 0,
                 Statement.of(
                         Kind.NEEDLESS,
                         "plant",
                         c.plant(),
-                        "all",
-                        c.plant().isEmpty(),
                         "what",
                         firstIsNone ? c.asked().second() : c.asked().first(),
                         "with",
@@ -304,7 +284,6 @@ public record WhatToDo(
             return new Sentence(
                     Kind.LOOK_EARLIER,
                     way.get(0),
-                    way.get(1),
                     Optional.empty(),
                     0,
                     Statement.of(

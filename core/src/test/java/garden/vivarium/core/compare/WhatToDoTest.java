@@ -46,6 +46,19 @@ class WhatToDoTest {
     }
 
     @Test
+    void theSameFindingOfTwoPlantsIsSaidOfBoth() {
+        List<FinishedBatch> all = new PlantedBatches(22, RHO)
+                .add(10, "Fuchsia", 0.88, 40, Factor.MEDIUM, "perlite")
+                .add(10, "Fuchsia", 0.4, 40, Factor.MEDIUM, "peat")
+                .add(10, "Salvia", 0.85, 40, Factor.MEDIUM, "perlite")
+                .add(10, "Salvia", 0.35, 40, Factor.MEDIUM, "peat")
+                .all();
+        assertThat(WhatToDo.of(all, RHO, LATE).sentences())
+                .extracting(WhatToDo.Sentence::plant)
+                .containsExactlyInAnyOrder("Fuchsia", "Salvia");
+    }
+
+    @Test
     void onlyWhatWasOverWhenTheQuarterBeganCounts() {
         List<FinishedBatch> all = new PlantedBatches(11, RHO)
                 .add(10, "Fuchsia", 0.88, 40, Factor.MEDIUM, "perlite")
