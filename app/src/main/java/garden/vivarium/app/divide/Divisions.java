@@ -26,7 +26,6 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
-import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -209,14 +208,9 @@ class Divisions {
 
     /** What speaks against cutting it is as for any other cut: a word of reason stands for a licence or the purpose. */
     private void refuse(StockPlantView plant, Order order) {
-        boolean reasoned = order.reason() != null && !order.reason().isBlank();
-        plant.mayCut(order.day(), order.reason()).stream()
-                .filter(f ->
-                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
-                .findFirst()
-                .ifPresent(f -> {
-                    throw new InvalidField("reason", words.of(f));
-                });
+        plant.refusal(order.day(), order.reason()).ifPresent(f -> {
+            throw new InvalidField("reason", words.of(f));
+        });
     }
 
     /**

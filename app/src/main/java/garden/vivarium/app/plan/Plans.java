@@ -19,7 +19,6 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Hedge;
 import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Prospect;
-import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -154,16 +153,9 @@ public class Plans {
     }
 
     private void refuse(StockPlantView plant, LocalDate start, String reason) {
-        boolean reasoned = reason != null && !reason.isBlank();
-        // A word of reason stands for a licence or the purpose; what is gone stays gone.
-        plant.mayCut(start, reason).stream()
-                .filter(f ->
-                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
-                .findFirst()
-                .ifPresent(f -> {
-                    throw new InvalidField(
-                            "reason", "%s: %s".formatted(plant.plant().name(), words.of(f)));
-                });
+        plant.refusal(start, reason).ifPresent(f -> {
+            throw new InvalidField("reason", "%s: %s".formatted(plant.plant().name(), words.of(f)));
+        });
     }
 
     private void replace(UUID old, PlanView now) {

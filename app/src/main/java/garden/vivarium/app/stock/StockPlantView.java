@@ -5,6 +5,7 @@ import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -105,6 +106,19 @@ public record StockPlantView(
     /** Whether nothing more can come of it. */
     public boolean isRetired() {
         return state() == StockState.RETIRED;
+    }
+
+    /**
+     * What forbids taking pieces on the day; empty where nothing does. A word of reason stands for a licence or the purpose; what is gone stays gone.
+     *
+     * @param reason a word why, or the licence; may be null or blank
+     */
+    public Optional<MayCut.Finding> refusal(LocalDate day, String reason) {
+        boolean reasoned = reason != null && !reason.isBlank();
+        return mayCut(day, reason).stream()
+                .filter(f ->
+                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
+                .findFirst();
     }
 
     /** Everything that speaks against taking pieces on the day; a licence may be noted with the plan. */

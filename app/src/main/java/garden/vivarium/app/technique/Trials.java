@@ -23,7 +23,6 @@ import garden.vivarium.core.compare.TrialSize;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
-import garden.vivarium.core.stock.MayCut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -177,14 +176,9 @@ class Trials {
             throw new InvalidField("place", Messages.text("Trials.stuck.already"));
         }
         StockPlantView plant = stock.find(trial.stockPlantId()).orElseThrow(() -> new NotFound("no stock plant"));
-        boolean reasoned = reason != null && !reason.isBlank();
-        plant.mayCut(day, reason).stream()
-                .filter(f ->
-                        f.weight() == MayCut.Weight.REFUSED || (f.weight() == MayCut.Weight.NEEDS_WORD && !reasoned))
-                .findFirst()
-                .ifPresent(f -> {
-                    throw new InvalidField("reason", words.of(f));
-                });
+        plant.refusal(day, reason).ifPresent(f -> {
+            throw new InvalidField("reason", words.of(f));
+        });
         Protocol protocol = protocols.suiting(plant.plant().group()).stream()
                 .filter(p -> p.key().equals(trial.view().asks().protocol()))
                 .findFirst()
