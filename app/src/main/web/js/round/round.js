@@ -9,9 +9,10 @@ export function start(round) {
     at = Math.max(0, tasks.findIndex((t) => t.closest("details.stop").open));
   }
 
+  // Of places far down the walk only the heading is here: a link leads to their page.
   document.querySelectorAll(".walk a").forEach((link) =>
     link.addEventListener("click", () => {
-      document.querySelector(link.hash).closest("details").open = true;
+      document.querySelector(link.hash).closest("details")?.setAttribute("open", "");
     }));
 
   // On paper everything stands open.

@@ -8,12 +8,7 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 
 /**
  * What the script draws of the air of a place.
@@ -27,9 +22,6 @@ import java.util.stream.Collectors;
  */
 record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band> bands, List<double[]> nights) {
 
-    /** More hours than this are drawn by the day. */
-    private static final int MOST_HOURS = 24 * 45;
-
     private static final int DAY = 24;
 
     /** An hour since the first, with its lowest, mean and highest °C, humidity in per cent and light of full sun, or null. */
@@ -40,21 +32,19 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
 
     static AirChart of(PlaceAir air, Optional<Double> latitude) {
         Instant from = air.from();
+        boolean byDay = air.byDay();
         Instant to = air.hours().isEmpty()
                 ? from.plus(1, ChronoUnit.DAYS)
-                : air.hours().get(air.hours().size() - 1).at().plus(1, ChronoUnit.HOURS);
-        boolean byDay = air.hours().size() > MOST_HOURS;
-        List<Hour> hours = byDay
-                ? byDay(from, air.hours())
-                : air.hours().stream()
-                        .map(h -> new Hour(
-                                ChronoUnit.HOURS.between(from, h.at()),
-                                h.coldest(),
-                                h.mean(),
-                                h.warmest(),
-                                h.humidity(),
-                                h.light()))
-                        .toList();
+                : air.hours().get(air.hours().size() - 1).at().plus(byDay ? DAY / 2 : 1, ChronoUnit.HOURS);
+        List<Hour> hours = air.hours().stream()
+                .map(h -> new Hour(
+                        ChronoUnit.HOURS.between(from, h.at()),
+                        drawn(h.coldest()),
+                        drawn(h.mean()),
+                        drawn(h.warmest()),
+                        drawn(h.humidity()),
+                        drawn(h.light())))
+                .toList();
         List<Band> bands = new ArrayList<>();
         for (PlaceAir.Wants w : air.wants()) {
             w.wanted()
@@ -69,6 +59,11 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
                 hours,
                 bands,
                 byDay ? List.of() : latitude.map(l -> nights(l, from, to)).orElse(List.of()));
+    }
+
+    /** To two places: no line is drawn finer. */
+    private static Double drawn(Double value) {
+        return value == null ? null : Math.round(100 * value) / 100.0;
     }
 
     private static void add(List<Band> bands, String code, Warmth warmth) {
@@ -93,27 +88,5 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
             day = day.plusDays(1);
         }
         return nights;
-    }
-
-    private static List<Hour> byDay(Instant from, List<HourView> hours) {
-        Map<Long, List<HourView>> days = hours.stream()
-                .collect(Collectors.groupingBy(
-                        h -> ChronoUnit.HOURS.between(from, h.at()) / DAY, TreeMap::new, Collectors.toList()));
-        List<Hour> points = new ArrayList<>();
-        days.forEach((day, of) -> points.add(new Hour(
-                day * DAY + DAY / 2,
-                of.stream().mapToDouble(HourView::coldest).min().orElseThrow(),
-                of.stream().mapToDouble(HourView::mean).average().orElseThrow(),
-                of.stream().mapToDouble(HourView::warmest).max().orElseThrow(),
-                mean(of, HourView::humidity),
-                mean(of, HourView::light))));
-        return points;
-    }
-
-    private static Double mean(List<HourView> hours, Function<HourView, Double> what) {
-        List<Double> known = hours.stream().map(what).filter(Objects::nonNull).toList();
-        return known.isEmpty()
-                ? null
-                : known.stream().mapToDouble(v -> v).average().orElseThrow();
     }
 }

@@ -85,8 +85,7 @@ class AirController {
     @GetMapping(path = "/{place}.csv")
     ResponseEntity<String> csv(@PathVariable UUID place, @RequestParam(defaultValue = "7") int days) {
         StringBuilder text = new StringBuilder("hour,coldest,mean,warmest,humidity,light\n");
-        PlaceAir air = airs.of(place, Math.max(1, Math.min(MOST_DAYS, days)));
-        air.hours()
+        airs.hours(place, Math.max(1, Math.min(MOST_DAYS, days)))
                 .forEach(h -> text.append(h.at())
                         .append(',')
                         .append(h.coldest())

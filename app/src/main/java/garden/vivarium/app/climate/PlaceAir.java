@@ -14,6 +14,7 @@ import java.util.Optional;
 /**
  * The air of a place over some days.
  *
+ * @param byDay whether its hours are days, each at its noon
  * @param hours the oldest first
  * @param last the last reading; empty where none was ever kept
  * @param wants each batch there with what it wants and what it got
@@ -23,6 +24,7 @@ import java.util.Optional;
 record PlaceAir(
         PlaceView place,
         Instant from,
+        boolean byDay,
         List<HourView> hours,
         Optional<Reading> last,
         List<Wants> wants,

@@ -43,6 +43,9 @@ class PlaceAirs {
 
     private static final int WHOLE_DAY = 20;
 
+    /** More days than this are drawn by the day, and their hours read without their times. */
+    private static final int MOST_BY_HOUR = 45;
+
     /** Light is judged by the last month: a June says nothing of November. */
     private static final int DAYS_LIT = 30;
 
@@ -77,12 +80,13 @@ class PlaceAirs {
                             new Read(
                                     p,
                                     yesterday,
+                                    false,
                                     hours,
+                                    new Hours(hours.stream().map(HourView::hour).toList(), hours),
                                     week,
                                     List.of(),
                                     Optional.ofNullable(last.get(p.id())),
-                                    Map.of(),
-                                    new HashMap<>()),
+                                    Map.of()),
                             standing.getOrDefault(p.id(), List.of()),
                             Map.of());
                 })
@@ -92,10 +96,7 @@ class PlaceAirs {
     /** One place over so many days. */
     @Transactional(readOnly = true)
     PlaceAir of(UUID place, int days) {
-        PlaceView found = stock.places().stream()
-                .filter(p -> p.id().equals(place))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("no such place"));
+        PlaceView found = found(place);
         // Where something would have been better is told by the last weeks, however far back the page looks.
         int compared = Math.min(days, DAYS_COMPARED);
         Map<UUID, List<HourView>> all = readings.hours(from(Math.max(ALARM_DAYS, compared)), soon());
@@ -115,41 +116,87 @@ class PlaceAirs {
                         .min(Comparator.naturalOrder())
                         .orElse(today.date()));
         List<HourView> lately = all.getOrDefault(place, List.of());
-        List<HourView> hours = days <= compared ? since(lately, from(days)) : readings.hours(place, from(days), soon());
+        boolean byDay = days > MOST_BY_HOUR;
+        List<HourView> hours = days <= compared
+                ? since(lately, from(days))
+                : readings.hours(place, from(byDay ? DAYS_LIT : days), soon());
         return air(
                 new Read(
                         found,
                         from(days),
-                        hours,
+                        byDay,
+                        byDay ? readings.daily(place, today.of(from(days)).plusDays(1)) : hours,
+                        new Hours(
+                                byDay
+                                        ? readings.measured(place, from(days), soon())
+                                        : hours.stream().map(HourView::hour).toList(),
+                                since(lately, from(compared))),
                         since(lately, from(ALARM_DAYS)),
                         measured,
                         readings.last(place),
-                        tallies(ofWholeDays(lit(since(hours, from(DAYS_LIT))))),
-                        new HashMap<>()),
+                        tallies(ofWholeDays(lit(since(hours, from(DAYS_LIT)))))),
                 batches,
                 others);
+    }
+
+    /** All hours of one place over so many days. */
+    @Transactional(readOnly = true)
+    List<HourView> hours(UUID place, int days) {
+        found(place);
+        return readings.hours(place, from(days), soon());
+    }
+
+    private PlaceView found(UUID place) {
+        return stock.places().stream()
+                .filter(p -> p.id().equals(place))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no such place"));
     }
 
     /**
      * What was read at a place.
      *
      * @param from since when it is looked at
-     * @param hours since then
+     * @param byDay whether it is drawn by the day
+     * @param drawn what is drawn of it: hours, or days where there are many
+     * @param hours what its hours came to since then
      * @param week the last seven days
      * @param measured days, as far back as something stands there; none where nobody asks for them
      * @param last the last reading
      * @param lit light of its whole days; none where nobody asks for it
-     * @param tallies of its hours, by what is wanted: many want the same
      */
     private record Read(
             PlaceView place,
             Instant from,
-            List<HourView> hours,
+            boolean byDay,
+            List<HourView> drawn,
+            Hours hours,
             List<HourView> week,
             List<Readings.Day> measured,
             Optional<Reading> last,
-            Map<PlaceFit.Light, LightWatch.Tally> lit,
-            Map<AirWatch.Wanted, AirWatch.Tally> tallies) {}
+            Map<PlaceFit.Light, LightWatch.Tally> lit) {}
+
+    /** Hours beside what is wanted, all and the last two weeks; many batches want the same, and it is summed once. */
+    private static final class Hours {
+
+        private final List<AirWatch.Hour> all;
+        private final List<HourView> recent;
+        private final Map<AirWatch.Wanted, AirWatch.Tally> tallies = new HashMap<>();
+        private final Map<AirWatch.Wanted, Integer> recently = new HashMap<>();
+
+        Hours(List<AirWatch.Hour> all, List<HourView> recent) {
+            this.all = all;
+            this.recent = recent;
+        }
+
+        AirWatch.Tally tally(AirWatch.Wanted wanted) {
+            return tallies.computeIfAbsent(wanted, w -> AirWatch.tally(all, w));
+        }
+
+        int wrongLately(AirWatch.Wanted wanted) {
+            return recently.computeIfAbsent(wanted, w -> wrong(PlaceAirs.tally(recent, w)));
+        }
+    }
 
     private static List<HourView> since(List<HourView> hours, Instant from) {
         return hours.stream().filter(h -> !h.at().isBefore(from)).toList();
@@ -183,7 +230,8 @@ class PlaceAirs {
         return new PlaceAir(
                 read.place(),
                 read.from(),
-                read.hours(),
+                read.byDay(),
+                read.drawn(),
                 read.last(),
                 wants,
                 alarm,
@@ -219,12 +267,10 @@ class PlaceAirs {
     }
 
     private PlaceAir.Wants wants(BatchView b, Read read, Map<PlaceView, List<HourView>> others) {
-        List<HourView> hours = read.hours();
         Optional<Protocol.Air> air = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
                 .map(p -> p.keeping().air());
         AirWatch.Wanted wanted =
                 air.map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0)).orElse(AirWatch.Wanted.NOTHING);
-        AirWatch.Tally tally = read.tallies().computeIfAbsent(wanted, w -> tally(hours, w));
         List<Readings.Day> since = b.isStuck()
                 ? read.measured().stream()
                         .filter(d -> !d.day().isBefore(b.dayZero()))
@@ -233,19 +279,12 @@ class PlaceAirs {
         return new PlaceAir.Wants(
                 b,
                 wanted,
-                tally,
+                read.hours().tally(wanted),
                 Air.thermalTime(
                         BASE, since.stream().mapToDouble(Readings.Day::mean).toArray()),
                 since.size(),
                 b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
-                better(
-                        wanted,
-                        wrong(tally(
-                                hours.stream()
-                                        .filter(h -> !h.at().isBefore(from(DAYS_COMPARED)))
-                                        .toList(),
-                                wanted)),
-                        others),
+                better(wanted, read.hours().wrongLately(wanted), others),
                 air.flatMap(a -> PlaceFit.Light.wanted(a.light()))
                         .map(l -> new PlaceAir.Lighted(l.words(), read.lit().getOrDefault(l, LightWatch.Tally.NONE)))
                         .orElse(PlaceAir.Lighted.AS_IT_COMES));

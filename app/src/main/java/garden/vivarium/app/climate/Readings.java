@@ -4,12 +4,14 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.watch.AirWatch;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -261,6 +263,37 @@ public class Readings {
                         Integer.class,
                         nursery.required().toString())
                 .isEmpty();
+    }
+
+    /** Warmth and humidity of those hours alone, without their times: what sums over a year are made from. */
+    @Transactional(readOnly = true)
+    public List<AirWatch.Hour> measured(UUID place, Instant from, Instant to) {
+        return database.query(
+                "select mean, humidity from air_hour where nursery_id = ? and place_id = ? and hour >= ? and hour < ? order by hour",
+                (row, i) -> new AirWatch.Hour(
+                        row.getDouble("mean"), Optional.ofNullable(row.getObject("humidity", Double.class))),
+                nursery.required().toString(),
+                place.toString(),
+                at(from),
+                at(to));
+    }
+
+    /** Whole days of a place since one, the oldest first, each at its noon. */
+    @Transactional(readOnly = true)
+    public List<HourView> daily(UUID place, LocalDate since) {
+        return database.query(
+                "select day, coldest, mean, warmest, humidity, light from air_day where nursery_id = ? and place_id = ?"
+                        + " and day >= ? order by day",
+                (row, i) -> new HourView(
+                        today.instant(row.getObject("day", LocalDate.class).atTime(LocalTime.NOON)),
+                        row.getDouble("coldest"),
+                        row.getDouble("mean"),
+                        row.getDouble("warmest"),
+                        row.getObject("humidity", Double.class),
+                        row.getObject("light", Double.class)),
+                nursery.required().toString(),
+                place.toString(),
+                since);
     }
 
     /** A day of a place: how many of its hours were measured, and its mean °C. */

@@ -14,6 +14,9 @@ import java.util.UUID;
  */
 record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, int openBatches) {
 
+    /** So many things, of the first places of the walk, are on the page at once; the others come when their place is opened. */
+    static final int SHOWN = 60;
+
     /** Something due that somebody put off. */
     record Later(Item item, PutOffs.Off off) {}
 
@@ -28,6 +31,11 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, i
         /** How many things are due there. */
         public int due() {
             return groups.stream().mapToInt(g -> g.items().size()).sum();
+        }
+
+        /** How many of them a page shows of it. */
+        int shown() {
+            return groups.stream().mapToInt(g -> g.first().size()).sum();
         }
 
         /** About how many minutes they take. */
@@ -76,6 +84,23 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, i
     /** Whether no batch is open, and nothing is due. */
     boolean isBare() {
         return openBatches == 0 && due() == 0;
+    }
+
+    /** Whether what is due at a place is on the page while another one is open, or none: those that come first in the walk are. */
+    public boolean shows(Stop stop, UUID open) {
+        int before = 0;
+        for (Stop s : stops) {
+            before += s.shown();
+            if (s.equals(stop)) {
+                break;
+            }
+        }
+        return before <= SHOWN || stop.place().id().equals(open) || stop.equals(stops.get(0));
+    }
+
+    /** Whether everything due is on the page. */
+    public boolean showsAll(UUID open) {
+        return stops.stream().allMatch(s -> shows(s, open));
     }
 
     /** Whether something is due at a place still. */

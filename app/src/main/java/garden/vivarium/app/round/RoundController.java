@@ -59,6 +59,7 @@ class RoundController {
     String round(
             @RequestParam(defaultValue = "false") boolean all,
             @RequestParam(required = false) LocalDate on,
+            @RequestParam(required = false) UUID place,
             Model model) {
         Round round = rounds.today();
         if (round.isBare() && !people.hasSettledIn() && stock.all().isEmpty()) {
@@ -67,6 +68,10 @@ class RoundController {
         model.addAttribute("round", round);
         model.addAttribute("waiting", reminders.waiting(today.date()));
         model.addAttribute("all", all);
+        if (place != null) {
+            model.addAttribute("openPlace", place);
+        }
+        model.addAttribute("whole", place);
         model.addAttribute("on", on != null && on.isBefore(today.date()) ? on : null);
         model.addAttribute("places", stock.places());
         model.addAttribute("events", Reminder.Event.values());

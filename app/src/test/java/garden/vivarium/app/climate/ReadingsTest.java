@@ -9,6 +9,7 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.timing.Climate;
@@ -17,6 +18,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -95,6 +97,30 @@ class ReadingsTest extends AtANursery {
                 .isZero();
         assertThat(in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
                 .hasSize(25);
+    }
+
+    @Test
+    void aYearIsDrawnByTheDayAndSummedByTheHour() {
+        BatchView batch = in(() -> {
+            StockPlantView fuchsia = Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’");
+            return Growing.tray(batches, guide, fuchsia, 4, 6, TODAY.minusDays(70));
+        });
+        // Sixty days, of which every third is far too hot.
+        List<Reading> hourly = IntStream.range(0, 60 * 24)
+                .mapToObj(h -> new Reading(now.minus(h, ChronoUnit.HOURS), h / 24 % 3 == 0 ? 44.0 : 20.0, 70.0, null))
+                .toList();
+        in(() -> readings.keep(batch.placeId(), hourly));
+        PlaceAir year = in(() -> airs.of(batch.placeId(), 365));
+        assertThat(year.byDay()).isTrue();
+        assertThat(year.hours()).hasSizeBetween(60, 61);
+        assertThat(year.wants().get(0).tally().hot()).isEqualTo(20 * 24);
+        assertThat(AirChart.of(year, Optional.empty()).step()).isEqualTo(24);
+        PlaceAir month = in(() -> airs.of(batch.placeId(), 30));
+        assertThat(month.byDay()).isFalse();
+        assertThat(month.hours()).hasSize(720);
+        assertThat(month.wants().get(0).tally().hot()).isEqualTo(10 * 24);
+        assertThat(in(() -> airs.hours(batch.placeId(), 365))).hasSize(1440);
+        assertThatThrownBy(() -> run(() -> airs.hours(UUID.randomUUID(), 365))).isInstanceOf(NotFound.class);
     }
 
     @Test
