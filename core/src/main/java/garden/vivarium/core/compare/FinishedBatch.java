@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param count what was kept of what was judged
  * @param ready when, as far as looks tell
  * @param facts what it was, by factor, in words that are the same for the same; none where nobody said
+ * @param measures what was measured of it, in the units of each
  */
 public record FinishedBatch(
         String code,
@@ -26,10 +27,25 @@ public record FinishedBatch(
         LocalDate overOn,
         BatchCount count,
         Tallies ready,
-        Map<Factor, String> facts) {
+        Map<Factor, String> facts,
+        Map<Measure, Double> measures) {
 
     public FinishedBatch {
         facts = Map.copyOf(facts);
+        measures = Map.copyOf(measures);
+    }
+
+    /** A batch of which nothing was measured. */
+    public FinishedBatch(
+            String code,
+            String plant,
+            String method,
+            LocalDate stuckOn,
+            LocalDate overOn,
+            BatchCount count,
+            Tallies ready,
+            Map<Factor, String> facts) {
+        this(code, plant, method, stuckOn, overOn, count, ready, facts, Map.of());
     }
 
     /** What it was in one respect. */

@@ -25,6 +25,23 @@ final class PlantedBatches {
         return List.copyOf(made);
     }
 
+    /** One batch of a measure, with the log-odds that are true of it. */
+    PlantedBatches addMeasured(String plant, Measure measure, double value, double logOdds, int pieces) {
+        add(1, plant, 1 / (1 + Math.exp(-logOdds)), pieces);
+        FinishedBatch b = made.remove(made.size() - 1);
+        made.add(new FinishedBatch(
+                b.code(),
+                b.plant(),
+                b.method(),
+                b.stuckOn(),
+                b.overOn(),
+                b.count(),
+                b.ready(),
+                b.facts(),
+                Map.of(measure, value)));
+        return this;
+    }
+
     /** So many batches of a plant, of true rate, of so many pieces, with facts by turns. */
     PlantedBatches add(int batches, String plant, double rate, int pieces, Object... facts) {
         Map<Factor, String> known = new EnumMap<>(Factor.class);
