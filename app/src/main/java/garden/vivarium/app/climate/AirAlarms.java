@@ -53,7 +53,7 @@ public class AirAlarms {
         }
         List<Loggers.View> instruments = loggers.list();
         List<Asked> asked = new ArrayList<>();
-        for (PlaceAir air : airs.all()) {
+        for (PlaceAir air : airs.calling()) {
             air.alarm()
                     .ifPresent(a -> asked.add(new Asked(
                             air.place(),

@@ -66,8 +66,29 @@ class PlaceAirs {
     /** All places in walking order, each over the last day. */
     @Transactional(readOnly = true)
     List<PlaceAir> all() {
+        return all(standing(), readings.hours(from(ALARM_DAYS), soon()), new Wanting());
+    }
+
+    /** The same, as far as somebody is called by it: the week is read only of places that were far off in the last hours. */
+    @Transactional(readOnly = true)
+    List<PlaceAir> calling() {
         Map<UUID, List<BatchView>> standing = standing();
-        Map<UUID, List<HourView>> weeks = readings.hours(from(ALARM_DAYS), soon());
+        Map<UUID, List<HourView>> hours = readings.hours(from(1), soon());
+        Wanting wanting = new Wanting();
+        List<String> far = hours.entrySet().stream()
+                .filter(e -> {
+                    List<AirWatch.Hour> last =
+                            e.getValue().stream().map(HourView::hour).toList();
+                    return standing.getOrDefault(e.getKey(), List.of()).stream()
+                            .anyMatch(b -> AirWatch.isFarNow(last, wanting.of(b)));
+                })
+                .map(e -> e.getKey().toString())
+                .toList();
+        hours.putAll(readings.hours(far, from(ALARM_DAYS), soon()));
+        return all(standing, hours, wanting);
+    }
+
+    private List<PlaceAir> all(Map<UUID, List<BatchView>> standing, Map<UUID, List<HourView>> weeks, Wanting wanting) {
         Map<UUID, Reading> last = readings.last();
         Instant yesterday = from(1);
         return stock.places().stream()
@@ -82,13 +103,13 @@ class PlaceAirs {
                                     yesterday,
                                     false,
                                     hours,
-                                    new Hours(hours.stream().map(HourView::hour).toList(), hours),
+                                    Wrong.of(hours),
                                     week,
                                     List.of(),
                                     Optional.ofNullable(last.get(p.id())),
                                     Map.of()),
                             standing.getOrDefault(p.id(), List.of()),
-                            Map.of());
+                            wanting);
                 })
                 .toList();
     }
@@ -97,17 +118,23 @@ class PlaceAirs {
     @Transactional(readOnly = true)
     PlaceAir of(UUID place, int days) {
         PlaceView found = found(place);
+        List<BatchView> batches = standing().getOrDefault(place, List.of());
+        Wanting wanting = new Wanting();
+        List<AirWatch.Wanted> wanted =
+                batches.stream().map(wanting::of).distinct().toList();
+        List<AirWatch.Limits> limits = wanted.stream().map(AirWatch.Limits::of).toList();
         // Where something would have been better is told by the last weeks, however far back the page looks.
         int compared = Math.min(days, DAYS_COMPARED);
-        Map<UUID, List<HourView>> all = readings.hours(from(Math.max(ALARM_DAYS, compared)), soon());
-        Map<PlaceView, List<HourView>> others = new HashMap<>();
-        for (PlaceView other : stock.places()) {
-            List<HourView> hours = since(all.getOrDefault(other.id(), List.of()), from(compared));
-            if (!other.id().equals(place) && hours.size() >= compared * 12) {
-                others.put(other, hours);
+        List<PlaceView> places = stock.places();
+        Map<UUID, Readings.Summed> recently =
+                readings.summed(places.stream().map(PlaceView::id).toList(), limits, from(compared), soon());
+        Map<PlaceView, List<AirWatch.Tally>> others = new HashMap<>();
+        for (PlaceView other : places) {
+            Readings.Summed of = recently.get(other.id());
+            if (of != null && !other.id().equals(place) && of.hours() >= compared * 12) {
+                others.put(other, of.wrong());
             }
         }
-        List<BatchView> batches = standing().getOrDefault(place, List.of());
         List<Readings.Day> measured = readings.days(
                 place,
                 batches.stream()
@@ -115,28 +142,28 @@ class PlaceAirs {
                         .map(BatchView::dayZero)
                         .min(Comparator.naturalOrder())
                         .orElse(today.date()));
-        List<HourView> lately = all.getOrDefault(place, List.of());
         boolean byDay = days > MOST_BY_HOUR;
-        List<HourView> hours = days <= compared
-                ? since(lately, from(days))
-                : readings.hours(place, from(byDay ? DAYS_LIT : days), soon());
+        List<HourView> hours = readings.hours(place, from(byDay ? DAYS_LIT : Math.max(days, ALARM_DAYS)), soon());
+        List<HourView> asked = since(hours, from(days));
+        Wrong wrong = byDay
+                ? new Wrong(
+                        readings.summed(List.of(place), limits, from(days), soon())
+                                .get(place),
+                        wanted)
+                : Wrong.of(asked);
         return air(
                 new Read(
                         found,
                         from(days),
                         byDay,
-                        byDay ? readings.daily(place, today.of(from(days)).plusDays(1)) : hours,
-                        new Hours(
-                                byDay
-                                        ? readings.measured(place, from(days), soon())
-                                        : hours.stream().map(HourView::hour).toList(),
-                                since(lately, from(compared))),
-                        since(lately, from(ALARM_DAYS)),
+                        byDay ? readings.daily(place, today.of(from(days)).plusDays(1)) : asked,
+                        wrong.beside(recently.get(place), wanted, others),
+                        since(hours, from(ALARM_DAYS)),
                         measured,
                         readings.last(place),
-                        tallies(ofWholeDays(lit(since(hours, from(DAYS_LIT)))))),
+                        tallies(ofWholeDays(lit(since(asked, from(DAYS_LIT)))))),
                 batches,
-                others);
+                wanting);
     }
 
     /** All hours of one place over so many days. */
@@ -170,31 +197,57 @@ class PlaceAirs {
             Instant from,
             boolean byDay,
             List<HourView> drawn,
-            Hours hours,
+            Wrong hours,
             List<HourView> week,
             List<Readings.Day> measured,
             Optional<Reading> last,
             Map<PlaceFit.Light, LightWatch.Tally> lit) {}
 
-    /** Hours beside what is wanted, all and the last two weeks; many batches want the same, and it is summed once. */
-    private static final class Hours {
+    /** Hours that were wrong beside what is wanted; many batches want the same, and it is summed once. */
+    private static final class Wrong {
 
-        private final List<AirWatch.Hour> all;
-        private final List<HourView> recent;
+        private final List<AirWatch.Hour> hours;
         private final Map<AirWatch.Wanted, AirWatch.Tally> tallies = new HashMap<>();
-        private final Map<AirWatch.Wanted, Integer> recently = new HashMap<>();
+        private final Map<AirWatch.Wanted, PlaceAir.Better> better = new HashMap<>();
 
-        Hours(List<AirWatch.Hour> all, List<HourView> recent) {
-            this.all = all;
-            this.recent = recent;
+        private Wrong(List<AirWatch.Hour> hours) {
+            this.hours = hours;
+        }
+
+        /** From sums already made, in the order of what is wanted; nothing where nothing was measured. */
+        Wrong(Readings.Summed summed, List<AirWatch.Wanted> wanted) {
+            this(List.of());
+            for (int i = 0; summed != null && i < wanted.size(); i++) {
+                tallies.put(wanted.get(i), summed.wrong().get(i));
+            }
+        }
+
+        static Wrong of(List<HourView> hours) {
+            return new Wrong(hours.stream().map(HourView::hour).toList());
         }
 
         AirWatch.Tally tally(AirWatch.Wanted wanted) {
-            return tallies.computeIfAbsent(wanted, w -> AirWatch.tally(all, w));
+            return tallies.computeIfAbsent(wanted, w -> AirWatch.tally(hours, w));
         }
 
-        int wrongLately(AirWatch.Wanted wanted) {
-            return recently.computeIfAbsent(wanted, w -> wrong(PlaceAirs.tally(recent, w)));
+        Optional<PlaceAir.Better> better(AirWatch.Wanted wanted) {
+            return Optional.ofNullable(better.get(wanted));
+        }
+
+        /** With the other place that suited each more of late, where this one was wrong for a day. */
+        Wrong beside(Readings.Summed here, List<AirWatch.Wanted> wanted, Map<PlaceView, List<AirWatch.Tally>> others) {
+            for (int i = 0; here != null && i < wanted.size(); i++) {
+                int which = i;
+                int wrong = wrong(here.wrong().get(i));
+                others.entrySet().stream()
+                        .filter(o -> wrong >= WORTH_SAYING)
+                        .map(o -> new PlaceAir.Better(
+                                o.getKey().name(), wrong(o.getValue().get(which))))
+                        .filter(o -> 2 * o.wrong() <= wrong)
+                        .min(Comparator.comparingInt(PlaceAir.Better::wrong).thenComparing(PlaceAir.Better::place))
+                        .ifPresent(o -> better.put(wanted.get(which), o));
+            }
+            return this;
         }
     }
 
@@ -219,10 +272,10 @@ class PlaceAirs {
         return standing;
     }
 
-    private PlaceAir air(Read read, List<BatchView> batches, Map<PlaceView, List<HourView>> others) {
+    private PlaceAir air(Read read, List<BatchView> batches, Wanting wanting) {
         List<AirWatch.Hour> week = read.week().stream().map(HourView::hour).toList();
         List<PlaceAir.Wants> wants =
-                batches.stream().map(b -> wants(b, read, others)).toList();
+                batches.stream().map(b -> wants(b, read, wanting)).toList();
         Optional<AirWatch.Now> alarm = wants.stream()
                 .map(w -> AirWatch.alarm(week, w.wanted()))
                 .flatMap(Optional::stream)
@@ -266,11 +319,27 @@ class PlaceAirs {
                 .toList();
     }
 
-    private PlaceAir.Wants wants(BatchView b, Read read, Map<PlaceView, List<HourView>> others) {
-        Optional<Protocol.Air> air = lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
-                .map(p -> p.keeping().air());
-        AirWatch.Wanted wanted =
-                air.map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0)).orElse(AirWatch.Wanted.NOTHING);
+    /** What batches want by their protocols; many go by the same, which is looked up once a page. */
+    private final class Wanting {
+
+        private final Map<List<Object>, Optional<Protocol.Air>> airs = new HashMap<>();
+
+        Optional<Protocol.Air> air(BatchView b) {
+            return airs.computeIfAbsent(
+                    Arrays.asList(b.protocol(), b.protocolVersion(), b.way()),
+                    k -> lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
+                            .map(p -> p.keeping().air()));
+        }
+
+        AirWatch.Wanted of(BatchView b) {
+            return air(b).map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0))
+                    .orElse(AirWatch.Wanted.NOTHING);
+        }
+    }
+
+    private PlaceAir.Wants wants(BatchView b, Read read, Wanting wanting) {
+        Optional<Protocol.Air> air = wanting.air(b);
+        AirWatch.Wanted wanted = wanting.of(b);
         List<Readings.Day> since = b.isStuck()
                 ? read.measured().stream()
                         .filter(d -> !d.day().isBefore(b.dayZero()))
@@ -284,28 +353,14 @@ class PlaceAirs {
                         BASE, since.stream().mapToDouble(Readings.Day::mean).toArray()),
                 since.size(),
                 b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
-                better(wanted, read.hours().wrongLately(wanted), others),
+                read.hours().better(wanted),
                 air.flatMap(a -> PlaceFit.Light.wanted(a.light()))
                         .map(l -> new PlaceAir.Lighted(l.words(), read.lit().getOrDefault(l, LightWatch.Tally.NONE)))
                         .orElse(PlaceAir.Lighted.AS_IT_COMES));
     }
 
-    private static AirWatch.Tally tally(List<HourView> hours, AirWatch.Wanted wanted) {
-        return AirWatch.tally(hours.stream().map(HourView::hour).toList(), wanted);
-    }
-
     private static int wrong(AirWatch.Tally tally) {
         return tally.cold() + tally.hot() + tally.dry();
-    }
-
-    private static Optional<PlaceAir.Better> better(
-            AirWatch.Wanted wanted, int wrong, Map<PlaceView, List<HourView>> others) {
-        return wrong < WORTH_SAYING
-                ? Optional.empty()
-                : others.entrySet().stream()
-                        .map(e -> new PlaceAir.Better(e.getKey().name(), wrong(tally(e.getValue(), wanted))))
-                        .filter(o -> 2 * o.wrong() <= wrong)
-                        .min(Comparator.comparingInt(PlaceAir.Better::wrong).thenComparing(PlaceAir.Better::place));
     }
 
     /** What a protocol wants at an age. Under a lid the air is the vessel's own, and over a mat cold air does less. */

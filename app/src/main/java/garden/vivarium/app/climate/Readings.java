@@ -219,8 +219,13 @@ public class Readings {
     /** The same of all places of this nursery, for those that have any. */
     @Transactional(readOnly = true)
     public Map<UUID, List<HourView>> hours(Instant from, Instant to) {
+        return hours(places(), from, to);
+    }
+
+    /** The same of some places. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<HourView>> hours(Collection<String> places, Instant from, Instant to) {
         Map<UUID, List<HourView>> all = new HashMap<>();
-        List<String> places = places();
         if (places.isEmpty()) {
             return all;
         }
@@ -265,17 +270,48 @@ public class Readings {
                 .isEmpty();
     }
 
-    /** Warmth and humidity of those hours alone, without their times: what sums over a year are made from. */
+    /**
+     * What the hours of a place come to.
+     *
+     * @param hours how many there are
+     * @param wrong of these, beside each of the limits asked for
+     */
+    public record Summed(int hours, List<AirWatch.Tally> wrong) {}
+
+    /** Hours of some places summed where they lie, beside each of some limits; places without any are left out. */
     @Transactional(readOnly = true)
-    public List<AirWatch.Hour> measured(UUID place, Instant from, Instant to) {
-        return database.query(
-                "select mean, humidity from air_hour where nursery_id = ? and place_id = ? and hour >= ? and hour < ? order by hour",
-                (row, i) -> new AirWatch.Hour(
-                        row.getDouble("mean"), Optional.ofNullable(row.getObject("humidity", Double.class))),
-                nursery.required().toString(),
-                place.toString(),
-                at(from),
-                at(to));
+    public Map<UUID, Summed> summed(Collection<UUID> places, List<AirWatch.Limits> limits, Instant from, Instant to) {
+        Map<UUID, Summed> all = new HashMap<>();
+        if (places.isEmpty()) {
+            return all;
+        }
+        Map<String, Object> asked = new HashMap<>(Map.of(
+                "places", places.stream().map(UUID::toString).toList(),
+                "from", at(from),
+                "to", at(to),
+                "nursery", nursery.required().toString()));
+        StringBuilder sums = new StringBuilder();
+        for (int i = 0; i < limits.size(); i++) {
+            // The database knows no infinity.
+            asked.put("cold" + i, Math.max(-1e6, limits.get(i).cold()));
+            asked.put("hot" + i, Math.min(1e6, limits.get(i).hot()));
+            asked.put("dry" + i, Math.max(-1e6, limits.get(i).dry()));
+            sums.append(", sum(mean < :cold%1$d), sum(mean > :hot%1$d), coalesce(sum(humidity < :dry%1$d), 0)"
+                    .formatted(i));
+        }
+        named.query(
+                "select place_id, count(*)" + sums + " from air_hour force index (primary) where place_id in (:places)"
+                        + " and hour >= :from and hour < :to and nursery_id = :nursery group by place_id",
+                asked,
+                row -> {
+                    List<AirWatch.Tally> wrong = new ArrayList<>();
+                    for (int i = 0; i < limits.size(); i++) {
+                        wrong.add(new AirWatch.Tally(
+                                row.getInt(3 * i + 3), row.getInt(3 * i + 4), row.getInt(3 * i + 5)));
+                    }
+                    all.put(UUID.fromString(row.getString(1)), new Summed(row.getInt(2), wrong));
+                });
+        return all;
     }
 
     /** Whole days of a place since one, the oldest first, each at its noon. */

@@ -15,7 +15,7 @@ import java.util.UUID;
 record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, int openBatches) {
 
     /** So many things, of the first places of the walk, are on the page at once; the others come when their place is opened. */
-    static final int SHOWN = 60;
+    static final int SHOWN = 40;
 
     /** Something due that somebody put off. */
     record Later(Item item, PutOffs.Off off) {}

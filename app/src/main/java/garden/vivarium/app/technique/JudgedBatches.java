@@ -151,7 +151,8 @@ class JudgedBatches {
                         .plusDays(Math.max(b.lastKnowingLook(), b.ready().lastLook())),
                 new BatchCount(b.kept(), b.judgeable()),
                 b.ready(),
-                is);
+                is,
+                Facts.measures(f.taking(), treatments, f.material().lengthMm()));
     }
 
     private static String said(List<String> treatments, String none) {

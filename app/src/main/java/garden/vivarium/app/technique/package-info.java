@@ -1,5 +1,5 @@
 /** Which way works better, and how sure. */
-@ApplicationModule(allowedDependencies = {"batch", "evidence", "guide", "people", "platform", "stock"})
+@ApplicationModule(allowedDependencies = {"batch", "climate", "evidence", "guide", "people", "platform", "stock"})
 package garden.vivarium.app.technique;
 
 import org.springframework.modulith.ApplicationModule;

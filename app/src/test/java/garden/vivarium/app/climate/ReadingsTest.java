@@ -12,7 +12,9 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.watch.AirWatch;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -121,6 +123,41 @@ class ReadingsTest extends AtANursery {
         assertThat(month.wants().get(0).tally().hot()).isEqualTo(10 * 24);
         assertThat(in(() -> airs.hours(batch.placeId(), 365))).hasSize(1440);
         assertThatThrownBy(() -> run(() -> airs.hours(UUID.randomUUID(), 365))).isInstanceOf(NotFound.class);
+    }
+
+    @Test
+    void sumsMadeInTheDatabaseAreThoseOfTheRule() {
+        Random random = new Random(12);
+        List<Reading> odd = IntStream.range(0, 200)
+                .mapToObj(h -> new Reading(
+                        now.minus(h, ChronoUnit.HOURS),
+                        10 + random.nextInt(40) / 2.0,
+                        random.nextInt(3) == 0 ? null : 40.0 + random.nextInt(50),
+                        null))
+                .toList();
+        in(() -> readings.keep(bench.id(), odd));
+        Instant from = now.minus(150, ChronoUnit.HOURS);
+        List<AirWatch.Wanted> wanted = List.of(
+                new AirWatch.Wanted(Optional.of(Warmth.between(18.0, 22.5)), Optional.of(70.0)),
+                new AirWatch.Wanted(Optional.empty(), Optional.of(55.0)),
+                AirWatch.Wanted.NOTHING);
+        List<AirWatch.Hour> hours = in(() -> readings.hours(bench.id(), from, now)).stream()
+                .map(HourView::hour)
+                .toList();
+        Readings.Summed summed = in(() -> readings.summed(
+                        List.of(bench.id()),
+                        wanted.stream().map(AirWatch.Limits::of).toList(),
+                        from,
+                        now))
+                .get(bench.id());
+        assertThat(summed.hours()).isEqualTo(hours.size()).isEqualTo(150);
+        assertThat(summed.wrong())
+                .containsExactlyElementsOf(
+                        wanted.stream().map(w -> AirWatch.tally(hours, w)).toList());
+        assertThat(summed.wrong().get(0).cold()).isPositive();
+        UUID other = Nurseries.make(people).id();
+        assertThat(current.workingFor(other, () -> readings.summed(List.of(bench.id()), List.of(), from, now)))
+                .isEmpty();
     }
 
     @Test

@@ -35,7 +35,7 @@ class RoundTest {
                 IntStream.rangeClosed(1, 20).mapToObj(n -> stop(n, 12)).toList();
         Round round = new Round(stops, List.of(), List.of(), 240);
         assertThat(round.showsAll(null)).isFalse();
-        assertThat(stops.stream().filter(s -> round.shows(s, null))).containsExactlyElementsOf(stops.subList(0, 5));
+        assertThat(stops.stream().filter(s -> round.shows(s, null))).containsExactlyElementsOf(stops.subList(0, 3));
         UUID last = stops.get(19).place().id();
         assertThat(round.shows(stops.get(19), last)).isTrue();
         assertThat(round.shows(stops.get(18), last)).isFalse();

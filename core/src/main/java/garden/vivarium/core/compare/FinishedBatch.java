@@ -48,6 +48,11 @@ public record FinishedBatch(
         this(code, plant, method, stuckOn, overOn, count, ready, facts, Map.of());
     }
 
+    /** The same with what was measured of it. */
+    public FinishedBatch measured(Map<Measure, Double> is) {
+        return new FinishedBatch(code, plant, method, stuckOn, overOn, count, ready, facts, is);
+    }
+
     /** What it was in one respect. */
     public Optional<String> is(Factor factor) {
         return switch (factor) {

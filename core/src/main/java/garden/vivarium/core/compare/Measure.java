@@ -8,8 +8,8 @@ public enum Measure {
     DRIED,
     /** Length of a piece in cm. */
     LENGTH,
-    /** Mean warmth of the place while the batch stood there, in °C. */
+    /** Mean warmth of the place in the first three weeks, in °C. */
     WARMTH,
-    /** Mean length of its days in hours, sun above the horizon. */
+    /** Mean length of the days of its first three weeks in hours, sun above the horizon. */
     DAYLIGHT
 }

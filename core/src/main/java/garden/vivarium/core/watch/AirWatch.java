@@ -60,23 +60,34 @@ public final class AirWatch {
      */
     public record Tally(int cold, int hot, int dry) {}
 
+    /**
+     * Beyond what an hour is wrong.
+     *
+     * @param cold below this °C; minus infinity where cold does not matter
+     * @param hot above this; infinity where heat does not
+     * @param dry below this per cent; minus infinity where dryness does not
+     */
+    public record Limits(double cold, double hot, double dry) {
+
+        /** Of what is wanted, as nearly as a thermometer on a bench tells. */
+        public static Limits of(Wanted wanted) {
+            return new Limits(
+                    wanted.warmth().map(w -> w.from() - TELLS).orElse(Double.NEGATIVE_INFINITY),
+                    wanted.warmth().map(w -> w.to() + TELLS).orElse(Double.POSITIVE_INFINITY),
+                    wanted.least().orElse(Double.NEGATIVE_INFINITY));
+        }
+    }
+
     /** How many hours were too cold, too hot, too dry. */
     public static Tally tally(List<Hour> hours, Wanted wanted) {
+        Limits limits = Limits.of(wanted);
         int cold = 0;
         int hot = 0;
         int dry = 0;
         for (Hour hour : hours) {
-            cold += wanted.warmth()
-                            .filter(w -> hour.warmth() < w.from() - TELLS)
-                            .isPresent()
-                    ? 1
-                    : 0;
-            hot += wanted.warmth().filter(w -> hour.warmth() > w.to() + TELLS).isPresent() ? 1 : 0;
-            dry += wanted.least()
-                            .filter(l -> hour.humidity().filter(h -> h < l).isPresent())
-                            .isPresent()
-                    ? 1
-                    : 0;
+            cold += hour.warmth() < limits.cold() ? 1 : 0;
+            hot += hour.warmth() > limits.hot() ? 1 : 0;
+            dry += hour.humidity().filter(h -> h < limits.dry()).isPresent() ? 1 : 0;
         }
         return new Tally(cold, hot, dry);
     }
@@ -108,6 +119,18 @@ public final class AirWatch {
             return Optional.empty();
         }
         return onEnd >= HOURS ? Optional.of(new Now(sort, onEnd, last)) : Optional.empty();
+    }
+
+    /** Whether the last four hours on end were far outside: only then there may be an alarm, and the week before is worth reading. */
+    public static boolean isFarNow(List<Hour> hours, Wanted wanted) {
+        return hours.size() >= HOURS
+                && wanted.warmth()
+                        .filter(w -> {
+                            List<Hour> last = hours.subList(hours.size() - HOURS, hours.size());
+                            return last.stream().allMatch(h -> isFar(h, Alarm.COLD, w))
+                                    || last.stream().allMatch(h -> isFar(h, Alarm.HOT, w));
+                        })
+                        .isPresent();
     }
 
     private static boolean isFar(Hour hour, Alarm sort, Warmth warmth) {

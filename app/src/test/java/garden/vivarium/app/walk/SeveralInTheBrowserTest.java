@@ -1,0 +1,154 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.PlaceView;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** Old batches in which the season bears and the medium came along, drying has a best, and warmth saves days: each is read at its page. */
+class SeveralInTheBrowserTest extends AtThePages {
+
+    private static final int[] SCATTER = {0, 2, -2, 1, -1, 3, -3, 0};
+
+    @TempDir
+    private Path folder;
+
+    @Autowired
+    private JdbcTemplate database;
+
+    @Autowired
+    private Today today;
+
+    private final StringBuilder history = new StringBuilder(
+            "batch,plant,group,method,medium,stuck_on,stuck,taken_on,taken,place,looked_on,look,ready,lost\n");
+    private int made;
+
+    private void line(String plant, String medium, LocalDate stuck, int dried, String place, int halfOn, int ready) {
+        history.append("old-%d,%s,soft,tip cutting,%s,%s,40,%s,40,%s,%s,lifted,%d,0\n"
+                .formatted(
+                        ++made,
+                        plant,
+                        medium,
+                        stuck,
+                        stuck.minusDays(dried),
+                        place,
+                        stuck.plusDays(halfOn - 2L),
+                        ready / 3));
+        history.append("old-%d,%s,soft,tip cutting,%s,%s,40,%s,40,%s,%s,lifted,%d,%d\n"
+                .formatted(
+                        made,
+                        plant,
+                        medium,
+                        stuck,
+                        stuck.minusDays(dried),
+                        place,
+                        stuck.plusDays(halfOn + 2L),
+                        ready,
+                        40 - ready));
+    }
+
+    @Test
+    void whatBearsIsTold() throws IOException {
+        LocalDate spring = LocalDate.of(2025, 3, 3);
+        LocalDate autumn = LocalDate.of(2025, 9, 8);
+        for (int i = 0; i < 20; i++) {
+            int scatter = SCATTER[i % SCATTER.length];
+            // Perlite mostly in spring; only the season bears. The best is six days dried.
+            boolean inSpring = i % 10 < 8;
+            int dried = i % 13;
+            line(
+                    "Fuchsia ‘Skerry Lantern’",
+                    "perlite",
+                    (inSpring ? spring : autumn).plusDays(i),
+                    0,
+                    "Long house",
+                    24 + scatter,
+                    (inSpring ? 31 : 20) + scatter);
+            line(
+                    "Fuchsia ‘Skerry Lantern’",
+                    "vermiculite",
+                    (inSpring ? autumn : spring).plusDays(i),
+                    0,
+                    "Long house",
+                    24 + scatter,
+                    (inSpring ? 20 : 31) + scatter);
+            line(
+                    "Salvia ‘Tern’",
+                    "perlite",
+                    spring.plusDays(i),
+                    dried,
+                    i % 2 == 0 ? "Warm house" : "Cold house",
+                    (i % 2 == 0 ? 18 : 28) + scatter,
+                    36 - (dried - 6) * (dried - 6) / 2 + Math.min(2, scatter));
+        }
+        browser.open("/records");
+        browser.upload(
+                "file",
+                Files.write(folder.resolve("history.csv"), history.toString().getBytes(StandardCharsets.UTF_8)));
+        browser.press("main button.main");
+        browser.untilText("main", "Would make 60 batches");
+        browser.press("section[aria-label='What it would do'] button.main");
+        browser.untilText(".said", "entries are part of your record now");
+
+        browser.open("/technique");
+        browser.follow("Several at once");
+        browser.untilText("h1", "Several things at once");
+        assertThat(browser.text("#verdict"))
+                .startsWith("spring rather than autumn:")
+                .contains("more become ready");
+        assertThat(browser.texts("#effects tbody strong")).contains("vermiculite", "spring");
+        assertThat(browser.text("#verdict")).doesNotContain("vermiculite");
+        assertThat(browser.barriers()).isEmpty();
+        assertThat(text("/technique/several.csv?factor=SEASON&factor=MEDIUM"))
+                .startsWith("factor,value,beside")
+                .contains("SEASON,spring,autumn");
+
+        browser.open("/technique/measure?measure=DRIED&plant=Salvia+%E2%80%98Tern%E2%80%99");
+        assertThat(browser.text("#verdict"))
+                .startsWith("Most become ready at about")
+                .contains("days; less and more are both worse");
+        assertThat(browser.count("svg.dose .dose-line")).isEqualTo(1);
+        assertThat(browser.barriers()).isEmpty();
+        assertThat(text("/technique/measure.csv?measure=DRIED").lines().count()).isEqualTo(26);
+        browser.open("/technique/measure?measure=HORMONE");
+        assertThat(browser.text("#verdict")).startsWith("Too few to draw");
+
+        browser.open("/technique/measure");
+        assertThat(browser.text("#clock")).startsWith("Too few to say what the warmth does");
+        in(() -> {
+            for (PlaceView place : stock.places()) {
+                database.update(
+                        "insert into air_day select nursery_id, id, ? + interval seq day, 24, ?, ?, ?, 70, null"
+                                + " from place, seq_0_to_300 where id = ?",
+                        spring,
+                        warmth(place) - 3,
+                        warmth(place),
+                        warmth(place) + 3,
+                        place.id().toString());
+            }
+            return today.date();
+        });
+        browser.open("/technique/measure");
+        assertThat(browser.text("#clock"))
+                .startsWith("Three degrees warmer saves about")
+                .contains("foretells batches better than the days");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static double warmth(PlaceView place) {
+        return place.name().equals("Warm house") ? 22 : 15;
+    }
+
+    private String text(String address) {
+        return new String(browser.fetch(address), StandardCharsets.UTF_8);
+    }
+}
