@@ -24,6 +24,7 @@ class StandingWords {
             case SLOW -> slow(behind, last, method);
             case FEW -> few(behind, last, method);
             case LATE -> late(behind, last, method);
+            case AHEAD -> ahead(behind, last, method);
             case AS_USUAL -> new Standing(Behind.Verdict.AS_USUAL, "", "", behind.working());
         };
     }
@@ -55,6 +56,22 @@ class StandingWords {
                 words.say("standing.few", "figures", figures),
                 words.say(
                         "standing.few.sentence", "day", last.day(), "figures", figures, "rarely", rarely(seen.tail())),
+                behind.working());
+    }
+
+    private Standing ahead(Behind behind, Behind.Judged last, Method method) {
+        String figures = figures(false, last.ready(), method);
+        return new Standing(
+                Behind.Verdict.AHEAD,
+                words.say("standing.ahead", "figures", figures),
+                words.say(
+                        "standing.ahead.sentence",
+                        "day",
+                        last.day(),
+                        "figures",
+                        figures,
+                        "rarely",
+                        rarely(last.ready().head())),
                 behind.working());
     }
 

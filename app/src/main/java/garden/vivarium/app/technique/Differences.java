@@ -4,6 +4,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.core.compare.Comparison;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.compare.Sharing;
 import garden.vivarium.core.compare.TimeScores;
 import java.util.Arrays;
 import java.util.List;
@@ -21,10 +22,12 @@ class Differences {
     private static final int ENOUGH_FOR_TIMES = 4;
 
     private final JudgedBatches finished;
+    private final Watched watched;
     private final Evidence evidence;
 
-    Differences(JudgedBatches finished, Evidence evidence) {
+    Differences(JudgedBatches finished, Watched watched, Evidence evidence) {
         this.finished = finished;
+        this.watched = watched;
         this.evidence = evidence;
     }
 
@@ -88,7 +91,7 @@ class Differences {
         }
         double rho = evidence.record().spread().rho();
         Comparison.Asked asked = new Comparison.Asked(q.factor(), first.get(), second.get());
-        Comparison comparison = Comparison.of(asked, all, rho);
+        Comparison comparison = Comparison.of(asked, all, rho, Sharing.of(watched.shared()));
         return new Answer(
                 tried,
                 Optional.of(comparison),

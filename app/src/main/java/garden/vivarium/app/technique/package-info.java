@@ -1,5 +1,6 @@
 /** Which way works better, and how sure. */
-@ApplicationModule(allowedDependencies = {"batch", "climate", "evidence", "guide", "people", "platform", "stock"})
+@ApplicationModule(
+        allowedDependencies = {"batch", "bench", "climate", "evidence", "guide", "people", "platform", "stock"})
 package garden.vivarium.app.technique;
 
 import org.springframework.modulith.ApplicationModule;

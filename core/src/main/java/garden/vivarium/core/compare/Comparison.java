@@ -2,7 +2,6 @@ package garden.vivarium.core.compare;
 
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
-import garden.vivarium.core.evidence.BatchCount;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -116,12 +115,21 @@ public record Comparison(
      * @param rho how alike pieces of one batch are, 0 to 1
      */
     public static Comparison of(Asked asked, List<FinishedBatch> all, double rho) {
+        return of(asked, all, rho, Sharing.NONE);
+    }
+
+    /**
+     * The same, allowing for what batches share.
+     *
+     * @param sharing what was found to be shared
+     */
+    public static Comparison of(Asked asked, List<FinishedBatch> all, double rho, Sharing sharing) {
         List<FinishedBatch> sides =
                 all.stream().filter(b -> value(b, asked).isPresent()).toList();
         Set<Factor> within = within(asked);
-        Matched matched = Matched.of(asked, sides, within, rho);
+        Matched matched = Matched.of(asked, sides, within, rho, sharing);
         Optional<Difference> difference = matched.difference();
-        List<Other> others = others(asked, matched, within, rho);
+        List<Other> others = others(asked, matched, within, rho, sharing);
         return new Comparison(
                 asked,
                 side(asked.first(), asked, sides, matched),
@@ -140,7 +148,8 @@ public record Comparison(
     static Optional<Double> roughly(Asked asked, List<FinishedBatch> all, double rho) {
         List<FinishedBatch> sides =
                 all.stream().filter(b -> value(b, asked).isPresent()).toList();
-        Strata strata = Matched.of(asked, sides, within(asked), rho).strata();
+        Strata strata =
+                Matched.of(asked, sides, within(asked), rho, Sharing.NONE).strata();
         return strata.isEmpty() ? Optional.empty() : Optional.of(Math.sqrt(strata.statistic()));
     }
 
@@ -179,7 +188,7 @@ public record Comparison(
     /** Batches that stand in strata which both sides have. */
     private record Matched(List<FinishedBatch> batches, Strata strata, List<Arm> one, int batchesInAll) {
 
-        static Matched of(Asked asked, List<FinishedBatch> sides, Set<Factor> within, double rho) {
+        static Matched of(Asked asked, List<FinishedBatch> sides, Set<Factor> within, double rho, Sharing sharing) {
             Map<String, List<FinishedBatch>> byStratum = new TreeMap<>();
             for (FinishedBatch b : sides) {
                 List<String> key =
@@ -195,8 +204,8 @@ public record Comparison(
             Map<String, Arm> first = new TreeMap<>();
             Map<String, Arm> second = new TreeMap<>();
             byStratum.forEach((name, batches) -> {
-                first.put(name, Arm.of(counts(batches, asked, true), rho));
-                second.put(name, Arm.of(counts(batches, asked, false), rho));
+                first.put(name, arm(batches, asked, true, rho, sharing));
+                second.put(name, arm(batches, asked, false, rho, sharing));
             });
             List<FinishedBatch> matched =
                     byStratum.values().stream().flatMap(List::stream).toList();
@@ -208,38 +217,45 @@ public record Comparison(
                                     first.values().iterator().next(),
                                     second.values().iterator().next())
                             : List.of(),
-                    matched.size());
+                    first.values().stream().mapToInt(Arm::batches).sum()
+                            + second.values().stream().mapToInt(Arm::batches).sum());
         }
 
-        private static List<BatchCount> counts(List<FinishedBatch> batches, Asked asked, boolean first) {
-            return batches.stream()
-                    .filter(b -> isFirst(b, asked) == first)
-                    .map(FinishedBatch::count)
-                    .toList();
+        private static Arm arm(List<FinishedBatch> batches, Asked asked, boolean first, double rho, Sharing sharing) {
+            List<FinishedBatch> side =
+                    batches.stream().filter(b -> isFirst(b, asked) == first).toList();
+            Map<String, Double> shares = sharing.shares(side, asked.factor());
+            return Arm.of(
+                    side.stream().map(FinishedBatch::count).toList(),
+                    side.stream().map(b -> shares.get(b.code())).toList(),
+                    rho);
         }
 
         /** In one stratum by two beta distributions; over several by Mantel and Haenszel. */
         Optional<Difference> difference() {
             int df = batchesInAll - strata.tables().size() - 1;
-            if (strata.isEmpty() || df < 1) {
+            if (strata.isEmpty()
+                    || df < 1
+                    || (!one.isEmpty() && one.get(0).batches() + one.get(1).batches() < 3)) {
                 return Optional.empty();
             }
             return Optional.of(one.isEmpty() ? strata.difference(df) : Difference.of(one.get(0), one.get(1)));
         }
     }
 
-    private static List<Other> others(Asked asked, Matched matched, Set<Factor> within, double rho) {
+    private static List<Other> others(Asked asked, Matched matched, Set<Factor> within, double rho, Sharing sharing) {
         List<Other> others = new ArrayList<>();
         for (Factor factor : Factor.values()) {
             if (factor != asked.factor() && !within.contains(factor) && factor.mayExplain()) {
-                other(factor, asked, matched, within, rho).ifPresent(others::add);
+                other(factor, asked, matched, within, rho, sharing).ifPresent(others::add);
             }
         }
         others.sort(Comparator.comparingDouble(Other::share).reversed());
         return others;
     }
 
-    private static Optional<Other> other(Factor factor, Asked asked, Matched matched, Set<Factor> within, double rho) {
+    private static Optional<Other> other(
+            Factor factor, Asked asked, Matched matched, Set<Factor> within, double rho, Sharing sharing) {
         Map<Boolean, Map<String, Long>> seen = matched.batches().stream()
                 .collect(Collectors.partitioningBy(
                         b -> isFirst(b, asked),
@@ -265,7 +281,7 @@ public record Comparison(
         }
         Set<Factor> closer = new LinkedHashSet<>(within);
         closer.add(factor);
-        Matched allowed = Matched.of(asked, matched.batches(), closer, rho);
+        Matched allowed = Matched.of(asked, matched.batches(), closer, rho, sharing);
         boolean enough = allowed.batches().stream()
                                 .filter(x -> isFirst(x, asked))
                                 .count()

@@ -38,6 +38,16 @@ public record Shared(By by, int groups, int batches, double likeness, double p, 
         STOCK_PLANT,
         PERSON;
 
+        /** Whether it is what a factor asks. */
+        boolean is(Factor factor) {
+            return switch (this) {
+                case WEEK -> false;
+                case PLACE -> factor == Factor.PLACE;
+                case STOCK_PLANT -> factor == Factor.STOCK_PLANT;
+                case PERSON -> factor == Factor.PERSON;
+            };
+        }
+
         String of(FinishedBatch b) {
             return switch (this) {
                 case WEEK -> String.valueOf(b.stuckOn().toEpochDay() / 7);

@@ -39,6 +39,7 @@ public record WhatToDo(
     private static final double WORTH_ASKING = 1.6;
 
     private static final int NEAREST = 8;
+    private static final int SHARING = 1500;
 
     /** What a sentence says. */
     public enum Kind implements Rule {
@@ -93,12 +94,13 @@ public record WhatToDo(
                         Comparison.roughly(c.asked(), c.batches(), rho).stream().map(z -> new Rough(c, z)))
                 .sorted(Comparator.comparingDouble((Rough r) -> -r.apart()))
                 .toList();
+        Sharing sharing = rough.isEmpty() ? Sharing.NONE : Sharing.of(Shared.of(latest(then), rho));
         int asked = 0;
         for (Rough r : rough) {
             boolean near = r.apart() >= WORTH_ASKING || asked < NEAREST;
             if (near || r.candidate().isTreatment()) {
                 Candidate c = r.candidate();
-                Comparison found = Comparison.of(c.asked(), c.batches(), rho);
+                Comparison found = Comparison.of(c.asked(), c.batches(), rho, sharing);
                 said(c, found, each, then, asOf).ifPresent(sentences::add);
                 found.wouldTell(rho).ifPresent(n -> open.add(new Open(c.plant(), found, n)));
                 asked++;
@@ -118,6 +120,11 @@ public record WhatToDo(
                         .limit(MOST)
                         .toList(),
                 open.stream().min(Comparator.comparingInt(Open::batches)));
+    }
+
+    /** What batches of many years share tells little of these. */
+    private static List<FinishedBatch> latest(List<FinishedBatch> all) {
+        return all.subList(Math.max(0, all.size() - SHARING), all.size());
     }
 
     private record Candidate(String plant, Comparison.Asked asked, List<FinishedBatch> batches) {

@@ -20,7 +20,8 @@ import java.util.SortedMap;
  *
  * <p><b>Few</b>: the chance of so few or fewer at their milestone is below 0.03 at two looks running, or 0.006 at one. <b>Slow</b>:
  * what was seen is fifteen times as likely, or more, of a way that runs 1.35 times slower. <b>Late</b> is a notice, not an alarm: a
- * look past the day by which one in ten show a first sign found none; past the median it is said again.
+ * look past the day by which one in ten show a first sign found none; past the median it is said again. <b>Ahead</b>: the chance of so many ready or
+ * more, by the limits of few.
  *
  * @param looks the last two looks that could know, in order of day, or the one there is
  */
@@ -46,8 +47,9 @@ public record Behind(List<Judged> looks) {
      * @param expected how many were to be expected
      * @param tail the chance of k or fewer
      * @param slow how many times likelier what was seen is of a way that runs 1.35 times slower
+     * @param head the chance of k or more
      */
-    public record Seen(int reached, int pieces, double expected, double tail, double slow) {
+    public record Seen(int reached, int pieces, double expected, double tail, double slow, double head) {
 
         /** What was known by a look, against what was expected; empty where nothing was known. */
         static Optional<Seen> of(BatchPrior prior, Tallies known) {
@@ -58,8 +60,13 @@ public record Behind(List<Judged> looks) {
             int reached = (int) known.total(Outcome.REACHED);
             double usual = RunningBatch.of(prior, known).logEvidence();
             double slower = RunningBatch.of(prior.slower(SLOWER), known).logEvidence();
-            return Optional.of(
-                    new Seen(reached, tail.pieces(), tail.mean(), tail.atMost(reached), Math.exp(slower - usual)));
+            return Optional.of(new Seen(
+                    reached,
+                    tail.pieces(),
+                    tail.mean(),
+                    tail.atMost(reached),
+                    Math.exp(slower - usual),
+                    reached == 0 ? 1 : 1 - tail.atMost(reached - 1)));
         }
     }
 
@@ -122,7 +129,9 @@ public record Behind(List<Judged> looks) {
         /** It runs slower than usual: an alarm. */
         SLOW,
         /** Fewer are there than usual: an alarm. */
-        FEW
+        FEW,
+        /** More are ready than usual by now: good news, and worth asking why. */
+        AHEAD
     }
 
     /**
@@ -187,7 +196,19 @@ public record Behind(List<Judged> looks) {
         if (few) {
             return Verdict.FEW;
         }
-        return last().late() == Late.NO ? Verdict.AS_USUAL : Verdict.LATE;
+        if (last().late() != Late.NO) {
+            return Verdict.LATE;
+        }
+        return isAhead() ? Verdict.AHEAD : Verdict.AS_USUAL;
+    }
+
+    /** By the same limits as few: so many or more are ready at two looks running, or very seldom at one. */
+    private boolean isAhead() {
+        double head = last().ready().head();
+        return head < VERY_LOW
+                || (looks.size() > 1
+                        && head < LOW
+                        && looks.get(looks.size() - 2).ready().head() < LOW);
     }
 
     /** Whether an alarm is given. */

@@ -143,6 +143,27 @@ class WatchedTest {
     }
 
     @Test
+    void whatIsSharedIsAllowedForInAComparison() {
+        // All batches of peat were stuck by one person, whose batches go together.
+        List<FinishedBatch> all = new PlantedBatches(31, RHO)
+                .add(5, "Fuchsia", 0.8, 40, Factor.MEDIUM, "perlite", Factor.PERSON, "Wren")
+                .add(5, "Fuchsia", 0.8, 40, Factor.MEDIUM, "perlite", Factor.PERSON, "Tern")
+                .add(10, "Fuchsia", 0.55, 40, Factor.MEDIUM, "peat", Factor.PERSON, "Skua")
+                .all();
+        Comparison.Asked medium = new Comparison.Asked(Factor.MEDIUM, "perlite", "peat");
+        Difference alone = Comparison.of(medium, all, RHO).difference().orElseThrow();
+        Sharing alike = new Sharing(Map.of(Shared.By.PERSON, 0.5));
+        Difference allowed = Comparison.of(medium, all, RHO, alike).difference().orElseThrow();
+        assertThat(allowed.high() - allowed.low()).isGreaterThan(1.3 * (alone.high() - alone.low()));
+        assertThat(allowed.chance()).isLessThan(alone.chance());
+        // Five batches with a likeness of a half count as five thirds of a batch.
+        assertThat(alike.shares(all.subList(0, 5), Factor.MEDIUM).values())
+                .allSatisfy(share -> assertThat(share).isCloseTo(1 / 3.0, within(1e-12)));
+        assertThat(alike.shares(all.subList(0, 5), Factor.PERSON).values()).containsOnly(1.0);
+        assertThat(Sharing.of(Shared.of(houses(3, 0.35), RHO)).likeness()).containsKey(Shared.By.PLACE);
+    }
+
+    @Test
     void whereNothingIsSharedItIsSeldomTold() {
         int told = 0;
         int lives = 60;
