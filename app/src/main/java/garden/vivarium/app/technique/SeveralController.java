@@ -8,6 +8,8 @@ import garden.vivarium.core.compare.LearnedClock;
 import garden.vivarium.core.compare.Measure;
 import garden.vivarium.core.compare.Together;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.ResponseEntity;
@@ -102,13 +104,25 @@ class SeveralController {
                 times ? Optional.of(Measured.clock(batches, measure)) : Optional.empty());
     }
 
+    /** What was measured of most batches, at different values. */
+    private Measure first(String plant) {
+        List<FinishedBatch> batches = measured.batches(plant);
+        return Arrays.stream(Measure.values())
+                .max(Comparator.comparingLong(m -> batches.stream()
+                        .flatMap(b -> Optional.ofNullable(b.measures().get(m)).stream())
+                        .map(v -> Math.round(v * 2))
+                        .distinct()
+                        .count()))
+                .orElse(Measure.WARMTH);
+    }
+
     @GetMapping("/measure")
     String measure(
             @RequestParam(required = false) Measure measure,
             @RequestParam(required = false) String plant,
             Model model) {
         String of = plant == null ? "" : plant;
-        Told told = told(measure == null ? Measure.WARMTH : measure, of);
+        Told told = told(measure == null ? first(of) : measure, of);
         model.addAttribute("measures", Measure.values());
         model.addAttribute("plants", differences.plants());
         model.addAttribute("plant", of);

@@ -166,7 +166,9 @@ class WatchController {
 
     @GetMapping("/work")
     String work(Model model) {
-        model.addAttribute("work", work.lines());
+        List<WorkByWay.Line> lines = work.lines();
+        model.addAttribute("work", lines);
+        model.addAttribute("within", WorkByWay.within(lines).orElse(null));
         return "technique/work";
     }
 

@@ -10,7 +10,9 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,6 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 class WorkByWay {
 
     private static final double HOUR = 60;
+    private static final int ENOUGH = 3;
 
     private final Technique technique;
     private final Evidence evidence;
@@ -50,6 +53,22 @@ class WorkByWay {
         public double perHour() {
             return HOUR * young / minutes.all();
         }
+    }
+
+    /** Two ways of one plant. */
+    record Within(Line best, Line other) {}
+
+    /** The plant whose ways, of three batches each, differ most in what an hour brings. */
+    static Optional<Within> within(List<Line> lines) {
+        Map<String, List<Line>> byPlant = lines.stream()
+                .filter(l -> l.line().done().batches() >= ENOUGH)
+                .collect(Collectors.groupingBy(l -> l.line().way().plant()));
+        return byPlant.values().stream()
+                .filter(l -> l.size() > 1)
+                .map(l -> new Within(l.get(0), l.get(l.size() - 1)))
+                .filter(w -> w.other().perHour() > 0)
+                .max(Comparator.comparingDouble(
+                        w -> w.best().perHour() / w.other().perHour()));
     }
 
     /** Ways that were finished at least once, the most an hour first. */

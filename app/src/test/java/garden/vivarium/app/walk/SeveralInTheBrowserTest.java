@@ -121,7 +121,7 @@ class SeveralInTheBrowserTest extends AtThePages {
         browser.open("/technique/measure?measure=HORMONE");
         assertThat(browser.text("#verdict")).startsWith("Too few to draw");
 
-        browser.open("/technique/measure");
+        browser.open("/technique/measure?measure=WARMTH");
         assertThat(browser.text("#clock")).startsWith("Too few to say what the warmth does");
         in(() -> {
             for (PlaceView place : stock.places()) {
@@ -136,7 +136,7 @@ class SeveralInTheBrowserTest extends AtThePages {
             }
             return today.date();
         });
-        browser.open("/technique/measure");
+        browser.open("/technique/measure?measure=WARMTH");
         assertThat(browser.text("#clock"))
                 .startsWith("Three degrees warmer saves about")
                 .contains("foretells batches better than the days");

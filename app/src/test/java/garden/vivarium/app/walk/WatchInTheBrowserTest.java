@@ -86,8 +86,10 @@ class WatchInTheBrowserTest extends AtThePages {
         assertThat(browser.texts("main section h2")).hasSize(4);
         assertThat(browser.barriers()).isEmpty();
         browser.open("/technique/work");
-        assertThat(browser.text("#best")).startsWith("Fuchsia ‘Skerry Lantern’").contains("young plants an hour");
-        assertThat(browser.count("#work tbody tr")).isEqualTo(2);
+        assertThat(browser.text("#best"))
+                .startsWith("Fuchsia ‘Skerry Lantern’: tip cutting in plug compost")
+                .contains("young plants an hour");
+        assertThat(browser.count("#work tbody tr")).isEqualTo(3);
         assertThat(browser.barriers()).isEmpty();
         browser.open("/technique/next");
         assertThat(browser.text("main")).contains("What to try next");

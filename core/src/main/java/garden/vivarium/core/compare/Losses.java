@@ -35,11 +35,19 @@ public record Losses(
 
     private static final double WORTH_SAYING = 0.1;
 
+    /** Losses from this week on are told together. */
+    private static final int LATE = 13;
+
     /** So many pieces lost for a cause. */
     public record Cause(LossCause cause, int pieces, int batches) {}
 
-    /** So many lost in a week after sticking, 1 and up. */
+    /** So many lost in a week after sticking, 1 and up; the last stands for it and all later ones. */
     public record Week(int week, Map<LossCause, Integer> causes) {
+
+        /** Whether it stands for all later ones too. */
+        public boolean isLate() {
+            return week == LATE;
+        }
 
         /** Pieces in all. */
         public int pieces() {
@@ -93,7 +101,7 @@ public record Losses(
                 .sorted(Comparator.comparingInt(Cause::pieces).reversed())
                 .toList();
         Map<Integer, Map<LossCause, Integer>> weeks = new TreeMap<>();
-        losses.forEach(l -> weeks.computeIfAbsent(week(l), w -> new EnumMap<>(LossCause.class))
+        losses.forEach(l -> weeks.computeIfAbsent(Math.min(LATE, week(l)), w -> new EnumMap<>(LossCause.class))
                 .merge(l.cause(), l.pieces(), Integer::sum));
         return new Losses(
                 pieces,
@@ -144,11 +152,17 @@ public record Losses(
         Map<Check, Integer> pieces = new EnumMap<>(Check.class);
         losses.forEach(l -> check(l).ifPresent(c -> pieces.merge(c, l.pieces(), Integer::sum)));
         List<Statement> said = new ArrayList<>();
+        Integer silent = pieces.remove(Check.UNSAID);
+        int unsaid = silent == null ? 0 : silent;
+        // Shares are of those whose cause was said.
         pieces.entrySet().stream()
-                .filter(e -> e.getValue() >= WORTH_SAYING * all)
+                .filter(e -> e.getValue() >= WORTH_SAYING * (all - unsaid))
                 .sorted(Map.Entry.<Check, Integer>comparingByValue().reversed())
-                .forEach(e -> said.add(
-                        Statement.of(e.getKey(), "pieces", e.getValue(), "share", e.getValue() / (double) all)));
+                .forEach(e -> said.add(Statement.of(
+                        e.getKey(), "pieces", e.getValue(), "share", e.getValue() / (double) (all - unsaid))));
+        if (unsaid >= WORTH_SAYING * all && unsaid > 0) {
+            said.add(Statement.of(Check.UNSAID, "pieces", unsaid, "share", unsaid / (double) all));
+        }
         return said;
     }
 

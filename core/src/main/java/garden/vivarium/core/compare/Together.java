@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,6 +45,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
     /** Of what varies in one thing so much is told by the others: then they cannot be told apart. */
     private static final double TOLD_BY_OTHERS = 0.9;
 
+    private static final int NAMED = 4;
     private static final double WIDE = 1.0 / 4;
     private static final double FLAT = 1e-4;
     private static final int DRAWS = 4000;
@@ -74,6 +76,8 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
         ONE_VALUE,
         /** A {@code value} of a {@code factor} cannot be told from the {@code other} one: they went together. */
         WENT_TOGETHER,
+        /** Some {@code values} of a {@code factor} were done with one plant or method alone. */
+        ONE_PLANT_ONLY,
         /** There are too few {@code batches} for so many {@code effects}: it would take {@code needed}. */
         TOO_FEW,
         /** Too few pieces were {@code kept}, or {@code lost}, for so many {@code effects}. */
@@ -189,6 +193,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             List<FinishedBatch> batches,
             double rho,
             List<Statement> refused) {
+        Map<Factor, List<String>> alone = new EnumMap<>(Factor.class);
         while (!effects.isEmpty()) {
             List<Column> all = new ArrayList<>(effects);
             all.addAll(nuisance);
@@ -202,7 +207,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                 }
             }
             if (worst < 0) {
-                return;
+                break;
             }
             Column gone = effects.get(worst);
             int at = worst;
@@ -212,6 +217,12 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                     .max(Comparator.comparingDouble(j -> Math.abs(alike(gone, all.get(j), batches))))
                     .map(all::get)
                     .orElse(gone);
+            if (nuisance.contains(like)) {
+                // The plant's own column carries it: the others of its factor can still be told.
+                alone.computeIfAbsent(gone.factor(), f -> new ArrayList<>()).add(gone.value());
+                effects.remove(gone);
+                continue;
+            }
             refused.add(Statement.of(
                     Refusal.WENT_TOGETHER,
                     "factor",
@@ -225,6 +236,14 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             // Neither is said: the one that stayed would be said with the part of both.
             effects.removeIf(c -> c.factor() == gone.factor() || c.factor() == like.factor());
         }
+        alone.forEach((factor, values) -> refused.add(Statement.of(
+                Refusal.ONE_PLANT_ONLY,
+                "factor",
+                factor,
+                "values",
+                String.join(", ", values.subList(0, Math.min(NAMED, values.size()))),
+                "more",
+                Math.max(0, values.size() - NAMED))));
     }
 
     private static double toldByOthers(int i, List<Column> all, List<FinishedBatch> batches, double rho) {

@@ -30,7 +30,8 @@ public record TryNext(
     private static final double BEFORE = 0.15;
     private static final double TEN_TO_NINETY = 2 * 1.644853627;
     private static final int TRAYS = 4;
-    private static final double LEAST = 0.5;
+    private static final int FEWEST_AN_ARM = 6;
+    private static final double LEAST = 1;
     private static final int MOST = 8;
 
     /** Young plants brought for each piece that the trial takes. */
@@ -91,7 +92,11 @@ public record TryNext(
                                 .mapToDouble(b -> b.count().of())
                                 .average()
                                 .orElse(20)));
-        int arm = (int) Math.round(TRAYS * size / 2);
+        // Nobody gives more than half a year's pieces to a trial.
+        int arm = (int) Math.round(Math.min(TRAYS * size / 2, aYear / 4));
+        if (arm < FEWEST_AN_ARM) {
+            return;
+        }
         double rate = Math.max(
                 0.1,
                 Math.min(
