@@ -53,6 +53,10 @@ function draw(curves, label) {
 
   curves.forEach((c, i) => {
     const name = "abcd"[i];
+    // What was expected, as a ghost: one at a time, since four would only be noise.
+    if (curves.length === 1 && c.expected.length > 0) {
+      svg.append("path").attr("class", "expected").attr("d", line().x((_, day) => x(day)).y((s) => y(s))(c.expected));
+    }
     if (c.low.length > 0) {
       svg.append("path").attr("class", `rough-${name}`).attr("d", area().curve(curveStepAfter)
         .x((_, day) => x(day)).y0((d) => y(d[0])).y1((d) => y(d[1]))(c.low.map((l, day) => [l, c.high[day]])));

@@ -20,6 +20,7 @@ const starts = {
   "[data-bench-map]": () => import("./benchmap/map.js"),
   "[data-divide], [data-divide-picture]": () => import("./divide/divide.js"),
   "[data-air]": () => import("./air.js"),
+  "[data-trial-size]": () => import("./trial-size.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

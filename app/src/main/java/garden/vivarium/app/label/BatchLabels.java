@@ -20,6 +20,21 @@ public class BatchLabels {
         this.labels = labels;
     }
 
+    /** Makes ready one label for each of some batches. */
+    @Transactional
+    public UUID ready(List<BatchView> batches) {
+        return labels.keep(
+                        USUAL,
+                        null,
+                        batches.stream()
+                                .map(b -> new LabelPrint.Item(LabelPrint.Kind.BATCH, b.id(), 1))
+                                .toList(),
+                        false,
+                        LabelPrint.Next.NOTHING,
+                        null)
+                .getId();
+    }
+
     /**
      * Makes ready a label for each piece of a batch.
      *

@@ -145,6 +145,7 @@ class PlanPage {
         model.addAttribute("never", offers.refused(plant.plant()));
         if (!found.isEmpty()) {
             model.addAttribute("whyFirst", whyFirst.why(plant, found));
+            model.addAttribute("pace", ways.pace(plant).orElse(null));
         }
         model.addAttribute("costs", costs.costs(found));
         model.addAttribute("by", by);

@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.app.technique.OwnClock;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.Way;
@@ -57,6 +58,7 @@ public class Ways {
     private final Offers offers;
     private final Guide guide;
     private final UsualHere usualHere;
+    private final OwnClock clock;
     private final People people;
     private final Says says;
     private final Today today;
@@ -68,6 +70,7 @@ public class Ways {
             Offers offers,
             Guide guide,
             UsualHere usualHere,
+            OwnClock clock,
             People people,
             Says says,
             Today today) {
@@ -77,6 +80,7 @@ public class Ways {
         this.offers = offers;
         this.guide = guide;
         this.usualHere = usualHere;
+        this.clock = clock;
         this.people = people;
         this.says = says;
         this.today = today;
@@ -261,7 +265,13 @@ public class Ways {
 
     /** What is to be expected of a protocol for a stock plant. */
     public Outlook outlook(Protocol protocol, StockPlantView plant) {
-        return evidence.outlook(protocol, plant.plant().grown());
+        Outlook usual = evidence.outlook(protocol, plant.plant().grown());
+        return pace(plant).map(p -> usual.paced(p.factor())).orElse(usual);
+    }
+
+    /** What the place of a stock plant does to the days, by this nursery's own clock; empty where none is fit to plan by. */
+    Optional<OwnClock.Pace> pace(StockPlantView plant) {
+        return clock.pace(plant.plant().name(), plant.place().id());
     }
 
     private WayRow row(

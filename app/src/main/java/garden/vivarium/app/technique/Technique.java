@@ -84,9 +84,10 @@ class Technique {
         return tallies.isEmpty()
                 ? Optional.empty()
                 : Optional.of(CurveDrawing.of(
-                        way.plant() + ", " + way.words(),
-                        RootingCurve.fit(Tallies.pooled(tallies)),
-                        CurveBand.of(tallies)));
+                                way.plant() + ", " + way.words(),
+                                RootingCurve.fit(Tallies.pooled(tallies)),
+                                CurveBand.of(tallies))
+                        .beside(record.guide(way)));
     }
 
     /** The median of a way among those ready by the last look. */

@@ -74,6 +74,10 @@ class Trial extends NurseryRow {
         }
     }
 
+    void endsOn(LocalDate day) {
+        endsOn = day;
+    }
+
     void closed(LocalDate day, String words) {
         closedOn = day;
         said = words;

@@ -1,11 +1,15 @@
 package garden.vivarium.app.technique;
 
+import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.label.BatchLabels;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.compare.Comparison;
@@ -26,6 +30,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Trials: from a question to a design, its trays, and what it came to. */
@@ -41,15 +46,29 @@ class TrialController {
     private final Stock stock;
     private final Guide guide;
     private final Protocols protocols;
+    private final BatchBook book;
+    private final BatchLabels labels;
+    private final Words words;
     private final Today today;
 
     TrialController(
-            Trials trials, Differences differences, Stock stock, Guide guide, Protocols protocols, Today today) {
+            Trials trials,
+            Differences differences,
+            Stock stock,
+            Guide guide,
+            Protocols protocols,
+            BatchBook book,
+            BatchLabels labels,
+            Words words,
+            Today today) {
         this.trials = trials;
         this.differences = differences;
         this.stock = stock;
         this.guide = guide;
         this.protocols = protocols;
+        this.book = book;
+        this.labels = labels;
+        this.words = words;
         this.today = today;
     }
 
@@ -94,10 +113,12 @@ class TrialController {
                 "a", a != null ? a : known.map(c -> c.first().value()).orElse(""));
         model.addAttribute(
                 "b", b != null ? b : known.map(c -> c.second().value()).orElse(""));
-        int rateA = rate(known.map(c -> c.first().share()).orElse(0.6));
-        int rateB = rate(known.map(c -> c.second().share()).orElse(0.8));
-        model.addAttribute("rateA", rateA);
-        model.addAttribute("rateB", Math.abs(rateA - rateB) < 10 ? (rateA > 79 ? rateA - 20 : rateA + 20) : rateB);
+        int knownA = rate(known.map(c -> c.first().share()).orElse(0.6));
+        int knownB = rate(known.map(c -> c.second().share()).orElse(0.8));
+        int apartB = Math.abs(knownA - knownB) < 10 ? (knownA > 79 ? knownA - 20 : knownA + 20) : knownB;
+        model.addAttribute("rateA", knownA);
+        model.addAttribute("rateB", apartB);
+        model.addAttribute("needed", Trials.needed(knownA, apartB));
         model.addAttribute("rows", ROWS);
         model.addAttribute("columns", COLUMNS);
         model.addAttribute(
@@ -114,6 +135,21 @@ class TrialController {
 
     private static int rate(double share) {
         return (int) Math.max(5, Math.min(95, Math.round(100 * share)));
+    }
+
+    /** How many pieces two rates ask for, in a sentence. */
+    @GetMapping(path = "/size", produces = "text/plain;charset=UTF-8")
+    @ResponseBody
+    String size(@RequestParam(required = false) String rateA, @RequestParam(required = false) String rateB) {
+        int a = rate(rateA);
+        int b = rate(rateB);
+        int needed = a == 0 || b == 0 || a == b ? 0 : Trials.needed(a, b);
+        return words.say("trial.needed", "needed", needed, "a", a, "b", b, "all", 2 * needed);
+    }
+
+    /** 1 to 99 of a hundred, or 0 where it is no such number. */
+    private static int rate(String typed) {
+        return typed != null && typed.matches("[1-9]\\d?") ? Integer.parseInt(typed) : 0;
     }
 
     @PostMapping
@@ -222,6 +258,32 @@ class TrialController {
     @PostMapping("/{id}/close")
     String close(@PathVariable UUID id, RedirectAttributes next) {
         return FormActions.run(next, "/technique/trials/" + id, () -> trials.close(id));
+    }
+
+    @PostMapping("/{id}/end")
+    String end(@PathVariable UUID id, @RequestParam(required = false) LocalDate end, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.moveEnd(id, end);
+            return Messages.text("Trials.end.moved");
+        });
+    }
+
+    @PostMapping("/{id}/reopen")
+    String reopen(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.reopen(id);
+            return Messages.text("Trials.reopened");
+        });
+    }
+
+    /** A label for each tray, with its code. */
+    @PostMapping("/{id}/labels")
+    String labels(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            List<BatchView> trays = List.copyOf(book.ofIds(trials.batches(id)).values());
+            next.addFlashAttribute("labelsMade", labels.ready(trays).toString());
+            return Messages.text("Trials.labels");
+        });
     }
 
     @PostMapping("/{id}/usual")

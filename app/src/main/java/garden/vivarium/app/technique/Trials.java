@@ -134,11 +134,7 @@ class Trials {
         if (w.rows() < 1 || w.rows() > 20 || w.columns() < 2 || w.columns() > 30) {
             throw new InvalidField("rows", Messages.text("Trials.tray"));
         }
-        if (w.end() == null
-                || !w.end().isAfter(today.date())
-                || w.end().isAfter(today.date().plusDays(MOST_DAYS))) {
-            throw new InvalidField("end", Messages.text("Trials.end"));
-        }
+        refuseEnd(w.end());
         Trial trial = new Trial(plant.id(), plant.plant().name(), protocol.key());
         trial.asks(w.factor(), first, second);
         UUID draw = UUID.randomUUID();
@@ -236,8 +232,15 @@ class Trials {
      * @param judged pieces of which is known what became of them
      * @param of how many
      * @param result what it came to; empty until it is to be seen
+     * @param edges how cells at the edge of trays did beside those within; empty until it is to be seen
      */
-    record Sheet(TrialView trial, List<Tray> trays, int judged, int of, Optional<TrialResult> result) {
+    record Sheet(
+            TrialView trial,
+            List<Tray> trays,
+            int judged,
+            int of,
+            Optional<TrialResult> result,
+            Optional<Edges> edges) {
 
         /** Whether the planned end has come or all is judged. */
         public boolean mayClose(LocalDate today) {
@@ -245,6 +248,38 @@ class Trials {
                     && trial.days().closedOn() == null
                     && (!today.isBefore(trial.days().endsOn()) || judged == of);
         }
+    }
+
+    /** Pieces that became ready, of those judged, at the edges of trays and within. */
+    record Edges(int readyAtEdge, int atEdge, int readyWithin, int within) {
+
+        static Optional<Edges> of(TrialView.Size size, List<Tray> trays) {
+            int[] found = new int[4];
+            for (Tray tray : trays) {
+                for (int cell = 0; tray.states() != null && cell < tray.states().size(); cell++) {
+                    PieceState state = tray.states().get(cell);
+                    if (state == PieceState.READY || state == PieceState.LOST) {
+                        int row = cell / size.columns();
+                        int column = cell % size.columns();
+                        boolean edge =
+                                row == 0 || column == 0 || row == size.rows() - 1 || column == size.columns() - 1;
+                        found[edge ? 1 : 3]++;
+                        found[edge ? 0 : 2] += state == PieceState.READY ? 1 : 0;
+                    }
+                }
+            }
+            return found[1] == 0 || found[3] == 0
+                    ? Optional.empty()
+                    : Optional.of(new Edges(found[0], found[1], found[2], found[3]));
+        }
+    }
+
+    /** The batches that its trays are, once they are stuck. */
+    @Transactional(readOnly = true)
+    List<UUID> batches(UUID id) {
+        return trays.findByTrialIdOrderByTray(id).stream()
+                .map(TrialTray::batchId)
+                .toList();
     }
 
     /** A trial; the arms stay unseen until it is closed, or somebody has asked to see them. */
@@ -280,7 +315,13 @@ class Trials {
                 .mapToInt(c ->
                         (int) c.stream().filter(a -> a != TrialLayout.EMPTY).count())
                 .sum();
-        return new Sheet(view, drawn, judged, of, seen ? result(view, counted) : Optional.empty());
+        return new Sheet(
+                view,
+                drawn,
+                judged,
+                of,
+                seen ? result(view, counted) : Optional.empty(),
+                seen ? Edges.of(view.size(), drawn) : Optional.empty());
     }
 
     private static Optional<TrialResult> result(TrialView view, List<TrialResult.Tray> counted) {
@@ -350,6 +391,40 @@ class Trials {
         String said = words.of(result.says());
         trial.closed(today.date(), said);
         return said;
+    }
+
+    /**
+     * The planned end is moved, and that it was moved stays written beside a look before the end.
+     *
+     * @throws InvalidField if the trial is closed, or the day is past
+     */
+    @Transactional
+    void moveEnd(UUID id, LocalDate end) {
+        Trial trial = trial(id);
+        refuseEnd(end);
+        if (trial.view().days().closedOn() != null) {
+            throw new InvalidField("end", Messages.text("Trials.closed"));
+        }
+        trial.endsOn(end);
+    }
+
+    /** A closing that was too early is taken back: the arms were seen, which stays written down. */
+    @Transactional
+    void reopen(UUID id) {
+        Trial trial = trial(id);
+        if (trial.view().days().closedOn() == null) {
+            throw new InvalidField("close", Messages.text("Trials.open"));
+        }
+        trial.closed(null, null);
+        trial.peeked(today.date(), who());
+    }
+
+    private void refuseEnd(LocalDate end) {
+        if (end == null
+                || !end.isAfter(today.date())
+                || end.isAfter(today.date().plusDays(MOST_DAYS))) {
+            throw new InvalidField("end", Messages.text("Trials.end"));
+        }
     }
 
     /** What a closed trial says is done from now on. */

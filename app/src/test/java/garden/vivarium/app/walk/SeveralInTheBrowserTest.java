@@ -2,8 +2,10 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
+import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.timing.Climate;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -140,6 +142,30 @@ class SeveralInTheBrowserTest extends AtThePages {
         assertThat(browser.text("#clock"))
                 .startsWith("Three degrees warmer saves about")
                 .contains("foretells batches better than the days");
+
+        // A plan for a plant that stands in the warm house goes by it, and says so.
+        StockPlantView salvia = in(() -> {
+            PlaceView warm = stock.placeNamed("Warm house", Climate.HEATED);
+            database.update(
+                    "insert into air_day select nursery_id, id, ? - interval seq day, 24, 20, 23, 26, 70, null"
+                            + " from place, seq_0_to_13 where id = ?",
+                    TODAY,
+                    warm.id().toString());
+            database.update(
+                    "insert into air_hour select nursery_id, id, ?, 6, 20, 23, 26, 70, 70, null from place where id = ?",
+                    TODAY.atTime(6, 0),
+                    warm.id().toString());
+            StockPlantView plant = Growing.stockPlant(stock, "Salvia ‘Tern’");
+            database.update(
+                    "update stock_plant set place_id = ? where id = ?",
+                    warm.id().toString(),
+                    plant.id().toString());
+            return plant;
+        });
+        browser.open("/plan?stock=" + salvia.id() + "&wanted=12&sure=80&perPot=1&due=" + TODAY.plusDays(60));
+        browser.untilText(
+                "#pace", "Its place has been 4.5 °C warmer these two weeks than where this plant’s batches rooted");
+        assertThat(browser.text("#pace")).contains("by your own clock the days are 0.");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -25,6 +25,7 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.type("b", "sharp sand");
         browser.type("rateA", "85");
         browser.type("rateB", "50");
+        browser.untilText("#needed", "To tell 85 from 50 of 100 takes 27 of each, 54 pieces in all.");
         browser.type("rows", "4");
         browser.type("columns", "8");
         assertThat(browser.barriers()).isEmpty();
@@ -42,6 +43,17 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.press("form[action$='/stick'] button");
         browser.untilText("main .said", "The trays are batches now");
         assertThat(browser.text("main")).contains("0 of 54 are judged", "no page sets the two side by side");
+        browser.press("form[action$='/labels'] button");
+        browser.untilText("main .said", "A label for each tray is made ready");
+        assertThat(browser.fetch((String)
+                        browser.script("return document.querySelector('main a[href$=pdf]').getAttribute('href')")))
+                .startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+        browser.press("main details summary");
+        browser.script(
+                "document.getElementById('end').value = arguments[0]",
+                TODAY.plusDays(40).toString());
+        browser.press("form[action$='/end'] button");
+        browser.untilText("main .said", "It is read on the new day");
         assertThat(browser.count("#by-tray")).isZero();
 
         // Of the first way all but three become ready, of the second half.
@@ -68,6 +80,14 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.count(".trial-map .trial-ready")).isEqualTo(40);
         assertThat(browser.count(".trial-map .trial-lost")).isEqualTo(14);
         assertThat(browser.barriers()).isEmpty();
+        assertThat(browser.text("#edges"))
+                .startsWith("At the edges of the trays")
+                .contains("within");
+        browser.press("form[action$='/reopen'] button");
+        browser.untilText("main .said", "The closing is taken back");
+        assertThat(browser.text("main .warning")).contains("looked at the arms");
+        browser.press("form[action$='/close'] button");
+        browser.untilText("#said", "perlite gives more: 27 of 27 became ready, 13 of 27 with sharp sand");
         browser.press("form[action$='/usual'] button");
         browser.untilText("main .said", "perlite is the usual way");
         browser.open("/technique");

@@ -114,6 +114,16 @@ public record Outlook(
         return setting.inSeason(season, stuckOn(start)) ? inSeason : outOfSeason;
     }
 
+    /**
+     * The same in a place that is warmer or colder than usual: days in season are multiplied. Out of season they are slowed already, for the cold that
+     * comes with it.
+     *
+     * @param factor above 0
+     */
+    public Outlook paced(double factor) {
+        return new Outlook(inSeason.paced(factor), outOfSeason, callus, settle, output, season);
+    }
+
     /** The same with other strike rates. */
     Outlook with(UnaryOperator<StrikeRate> other) {
         return new Outlook(

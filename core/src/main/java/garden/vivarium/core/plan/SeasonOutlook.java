@@ -32,6 +32,11 @@ public record SeasonOutlook(
         return firstSign.map(time -> new BatchPrior(firstSignRate.nextBatch(), time, shown));
     }
 
+    SeasonOutlook paced(double factor) {
+        return new SeasonOutlook(
+                strike, firstSignRate, firstSign.map(t -> t.slowedBy(factor)), ready.slowedBy(factor), shown);
+    }
+
     SeasonOutlook with(StrikeRate other) {
         return new SeasonOutlook(other, firstSignRate, firstSign, ready, shown);
     }

@@ -103,6 +103,19 @@ class OutlookTest {
     }
 
     @Test
+    void aWarmerPlaceShortensTheDaysOfTheSeasonAndNoOthers() {
+        Outlook usual = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
+        Outlook warm = usual.paced(0.8);
+
+        assertThat(warm.at(HOUSE, APRIL).ready().day(0.5))
+                .isCloseTo(usual.at(HOUSE, APRIL).ready().day(0.5) * 0.8, within(1e-9));
+        assertThat(warm.at(HOUSE, DECEMBER).ready().day(0.5))
+                .isCloseTo(usual.at(HOUSE, DECEMBER).ready().day(0.5), within(1e-9));
+        assertThat(warm.at(HOUSE, APRIL).strike().mean())
+                .isEqualTo(usual.at(HOUSE, APRIL).strike().mean());
+    }
+
+    @Test
     void dayNoughtIsAfterTheWoundsHaveDried() {
         Outlook pads = Outlook.ofGuide(GUIDE.protocol("pad-in-grit").orElseThrow(), 0.08);
 
