@@ -5,6 +5,7 @@ import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.watch.StageClock;
+import jakarta.persistence.Tuple;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -256,12 +257,13 @@ public class BatchBook {
         }
         Map<UUID, BatchFacts> now = new HashMap<>();
         List<UUID> changed = new ArrayList<>();
-        for (BatchRepository.ChangeRow row : batches.changes()) {
-            BatchFacts known = before.get(row.getId());
-            if (known != null && known.changes() == row.getChanges()) {
-                now.put(row.getId(), known);
+        for (Tuple row : batches.changes()) {
+            UUID id = row.get(0, UUID.class);
+            BatchFacts known = before.get(id);
+            if (known != null && known.changes() == row.get(1, Integer.class)) {
+                now.put(id, known);
             } else {
-                changed.add(row.getId());
+                changed.add(id);
             }
         }
         if (!changed.isEmpty()) {
@@ -296,25 +298,31 @@ public class BatchBook {
                 .toList();
     }
 
-    private static Kin kin(BatchRepository.KinRow k) {
+    private static Kin kin(Tuple k) {
+        Integer stuck = k.get("stuck", Integer.class);
         return new Kin(
-                k.getId(),
-                k.getCode(),
-                k.getStockPlantId(),
-                k.getFromBatchId(),
+                k.get("id", UUID.class),
+                k.get("code", String.class),
+                k.get("stockPlantId", UUID.class),
+                k.get("fromBatchId", UUID.class),
                 new Way(
-                        k.getPlant(),
-                        k.getPlantKind(),
-                        k.getPlantGroup(),
-                        k.getMethod(),
-                        k.getMedium(),
-                        k.getTreatment(),
-                        Way.Own.of(k.getProtocol(), k.getProtocolVersion())),
-                k.getTakenOn(),
-                k.getTaken(),
-                k.getStuck() == null ? 0 : k.getStuck(),
-                new Kin.Came(k.getReady(), k.getLost(), k.getSent(), k.getYoungPlants(), k.getPiecesPerPot()),
-                k.getClosedOn() != null);
+                        k.get("plant", String.class),
+                        k.get("plantKind", String.class),
+                        k.get("plantGroup", String.class),
+                        k.get("method", String.class),
+                        k.get("medium", String.class),
+                        k.get("treatment", String.class),
+                        Way.Own.of(k.get("protocol", String.class), k.get("protocolVersion", Integer.class))),
+                k.get("takenOn", LocalDate.class),
+                k.get("taken", Integer.class),
+                stuck == null ? 0 : stuck,
+                new Kin.Came(
+                        k.get("ready", Integer.class),
+                        k.get("lost", Integer.class),
+                        k.get("sent", Integer.class),
+                        k.get("youngPlants", Integer.class),
+                        k.get("piecesPerPot", Integer.class)),
+                k.get("closedOn", LocalDate.class) != null);
     }
 
     /** A batch as one of a family. */

@@ -1,6 +1,7 @@
 package garden.vivarium.app.batch;
 
 import jakarta.persistence.LockModeType;
+import jakarta.persistence.Tuple;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -44,13 +45,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     long stamp();
 
     @Query("select b.id as id, b.changes as changes from Batch b where b.taking.stuckOn is not null")
-    List<ChangeRow> changes();
-
-    interface ChangeRow {
-        UUID getId();
-
-        int getChanges();
-    }
+    List<Tuple> changes();
 
     interface WorkRow {
         String getProtocol();
@@ -128,13 +123,13 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select count(b) from Batch b where b.closedOn is not null")
     long countClosed();
 
-    /** What a family needs of each batch. */
+    /** What a family needs of each batch; rows as they come, since a large nursery has many. */
     @Query(
             "select b.code as code, b.id as id, b.origin.stockPlantId as stockPlantId, b.origin.fromBatchId as fromBatchId,"
                     + " b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
                     + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
                     + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.taking.takenOn, b.code")
-    List<KinRow> kin();
+    List<Tuple> kin();
 
     /** Which ways stood, or stand, where. */
     @Query("select distinct b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup,"
@@ -160,50 +155,6 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         Integer getProtocolVersion();
 
         UUID getPlaceId();
-    }
-
-    interface KinRow {
-        String getCode();
-
-        UUID getId();
-
-        UUID getStockPlantId();
-
-        UUID getFromBatchId();
-
-        String getPlant();
-
-        String getPlantKind();
-
-        String getPlantGroup();
-
-        String getMethod();
-
-        String getMedium();
-
-        String getTreatment();
-
-        String getProtocol();
-
-        Integer getProtocolVersion();
-
-        LocalDate getTakenOn();
-
-        int getTaken();
-
-        Integer getStuck();
-
-        int getReady();
-
-        int getLost();
-
-        int getSent();
-
-        int getYoungPlants();
-
-        int getPiecesPerPot();
-
-        LocalDate getClosedOn();
     }
 
     /** Batches whose code, old code or plant holds the words. */

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -23,6 +24,7 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.TraySpace;
 import garden.vivarium.core.timing.SeasonFactors;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,16 +46,19 @@ class Technique {
     private final Stock stock;
     private final Guide guide;
     private final GuideLookup lookup;
+    private final CurrentNursery nursery;
+    private final Map<UUID, Lines> lines = new ConcurrentHashMap<>();
     // A record is made anew whenever a look changes it; what was drawn of an older one goes with it.
     private final Map<NurseryRecord, Map<Way, Optional<CurveDrawing>>> curves =
             Collections.synchronizedMap(new WeakHashMap<>());
 
-    Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide, GuideLookup lookup) {
+    Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide, GuideLookup lookup, CurrentNursery nursery) {
         this.evidence = evidence;
         this.book = book;
         this.stock = stock;
         this.guide = guide;
         this.lookup = lookup;
+        this.nursery = nursery;
     }
 
     /** The nursery's record as of now. */
@@ -64,11 +69,20 @@ class Technique {
 
     /** Ways with data: plants in order of name, and of each the way with the most pieces first. */
     List<WayLine> ways(NurseryRecord record, WaySort sort) {
-        return record.ways().entrySet().stream()
-                .map(e -> line(record, e.getKey(), e.getValue()))
-                .sorted(sort.order())
-                .toList();
+        UUID of = nursery.required();
+        Lines known = lines.get(of);
+        if (known == null || known.record() != record) {
+            Map<Way, WayLine> before = known == null ? Map.of() : known.lines();
+            Map<Way, WayLine> now = new LinkedHashMap<>();
+            record.ways().forEach((way, batches) -> now.put(way, line(record, way, batches, before.get(way))));
+            known = new Lines(record, now);
+            lines.put(of, known);
+        }
+        return known.lines().values().stream().sorted(sort.order()).toList();
     }
+
+    /** Lines of a record; of the next only those change whose evidence does. */
+    private record Lines(NurseryRecord record, Map<Way, WayLine> lines) {}
 
     /** The curve of a way, from all its batches that have been looked at; reckoned once while the record stands. */
     Optional<CurveDrawing> curve(NurseryRecord record, Way way) {
@@ -109,7 +123,8 @@ class Technique {
                         (one, other) -> one + " " + other));
     }
 
-    private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches) {
+    private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches, WayLine before) {
+        StrikeRate strike = record.strike(way);
         return new WayLine(
                 WayKey.of(way).text(),
                 guide.method(way.method()).map(Method::doing).orElse("strike"),
@@ -119,12 +134,12 @@ class Technique {
                         batches.stream().mapToLong(WayBatch::stuck).sum(),
                         batches.stream().mapToLong(WayBatch::kept).sum(),
                         batches.stream().mapToLong(WayBatch::running).sum()),
-                record.strike(way),
+                strike,
                 record.ready(way),
                 record.firstSign(way, SeasonFactors.IN_SEASON),
                 gives(record, way, batches),
-                new WayLine.ByGuide(
-                        record.strike(way).guideRate(), record.guide(way).ready()));
+                new WayLine.ByGuide(strike.guideRate(), record.guide(way).ready()),
+                before != null && before.strike().equals(strike) ? before.doubt() : WayLine.Doubt.of(strike));
     }
 
     private WayLine.Gives gives(NurseryRecord record, Way way, List<WayBatch> batches) {

@@ -37,6 +37,9 @@ class TechniqueController {
     /** More than so many curves nobody tells apart. */
     private static final int MOST_CURVES = 4;
 
+    /** Ways that are listed at once; the others come when asked for. */
+    private static final int SHOWN = 60;
+
     private final Technique technique;
     private final Advising advising;
     private final UsualWays usual;
@@ -56,6 +59,7 @@ class TechniqueController {
     String ways(
             @RequestParam(required = false) List<String> way,
             @RequestParam(defaultValue = "BY_PLANT") WaySort by,
+            @RequestParam(defaultValue = "false") boolean all,
             Model model) {
         NurseryRecord record = technique.record();
         List<WayLine> lines = technique.ways(record, by);
@@ -63,7 +67,8 @@ class TechniqueController {
         List<CurveDrawing> curves = chosen.stream()
                 .flatMap(l -> technique.curve(record, l.way()).stream())
                 .toList();
-        model.addAttribute("lines", lines);
+        model.addAttribute("lines", all || lines.size() <= SHOWN ? lines : lines.subList(0, SHOWN));
+        model.addAttribute("more", all ? 0 : Math.max(0, lines.size() - SHOWN));
         model.addAttribute("by", by);
         model.addAttribute("sorts", WaySort.values());
         model.addAttribute("young", record.isYoung());

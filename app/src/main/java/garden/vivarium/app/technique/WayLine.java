@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param firstSign days to first sign, where it has one
  * @param gives young plants that come of it
  * @param guide what the guide said
+ * @param doubt how far its rate may lie from its mean
  */
 public record WayLine(
         String key,
@@ -28,7 +29,20 @@ public record WayLine(
         RootingTime time,
         Optional<RootingTime> firstSign,
         Gives gives,
-        ByGuide guide) {
+        ByGuide guide,
+        Doubt doubt) {
+
+    /** The mean rate nine times in ten, and the same of the next batch: dear to reckon, so once. */
+    public record Doubt(double low, double high, double nextLow, double nextHigh) {
+
+        static Doubt of(StrikeRate strike) {
+            return new Doubt(
+                    strike.quantile(0.05),
+                    strike.quantile(0.95),
+                    strike.nextBatch().quantile(0.05),
+                    strike.nextBatch().quantile(0.95));
+        }
+    }
 
     /**
      * What comes of it.
@@ -53,19 +67,19 @@ public record WayLine(
     }
 
     public double low() {
-        return strike.quantile(0.05);
+        return doubt.low();
     }
 
     public double high() {
-        return strike.quantile(0.95);
+        return doubt.high();
     }
 
     /** The rate that the next batch may have, which scatters more than the mean is unsure: one in twenty below. */
     public double nextLow() {
-        return strike.nextBatch().quantile(0.05);
+        return doubt.nextLow();
     }
 
     public double nextHigh() {
-        return strike.nextBatch().quantile(0.95);
+        return doubt.nextHigh();
     }
 }

@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -29,10 +28,8 @@ import java.util.stream.Collectors;
  */
 public final class NurseryRecord {
 
-    private static final Predicate<WayBatch> ALL = b -> true;
-
     private final List<WayBatch> batches;
-    private final Map<String, List<WayBatch>> byMethod;
+    private final Map<String, List<WayGroup>> byMethod;
     private final Function<Way, GuideFigures> asked;
     private final Function<Way, GuideFigures> guide;
     private final List<CountedWay> finished;
@@ -52,8 +49,12 @@ public final class NurseryRecord {
             Overdispersion spread,
             NurseryRecord before) {
         this.batches = batches;
-        this.byMethod =
-                batches.stream().collect(Collectors.groupingBy(b -> b.way().method()));
+        this.byMethod = batches.stream()
+                .collect(Collectors.groupingBy(WayInSeason::of, LinkedHashMap::new, Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(e -> new WayGroup(e.getKey(), e.getValue()))
+                .collect(Collectors.groupingBy(g -> g.of().way().method()));
         this.asked = asked;
         this.guide = guide;
         this.finished = finished;
@@ -98,6 +99,9 @@ public final class NurseryRecord {
                 before);
     }
 
+    /** Finished batches of a way in a season, as evidence on a season so much poorer, of ready or of first sign. */
+    private record SumOf(WayInSeason of, double poorer, boolean firstSign) {}
+
     /** What follows from finished batches alone: it stands as long as they do, whatever is seen of running ones. */
     private static final class Finished {
 
@@ -107,6 +111,7 @@ public final class NurseryRecord {
         private final Map<WayInSeason, StrikeRate> firstSigns = new ConcurrentHashMap<>();
         private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
         private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
+        private final Map<SumOf, StrikeRate.Sum> sums = new ConcurrentHashMap<>();
         private TimeEvidence readyTimes;
         private TimeEvidence firstSignTimes;
 
@@ -219,10 +224,11 @@ public final class NurseryRecord {
         return kept(past.pasts, way, w -> {
             int pieces = 0;
             int ready = 0;
-            for (WayBatch b : byMethod.getOrDefault(w.method(), List.of())) {
-                if (b.isFinished() && b.way().equals(w)) {
-                    pieces += b.judgeable();
-                    ready += b.kept();
+            for (WayGroup g : byMethod.getOrDefault(w.method(), List.of())) {
+                if (g.of().way().equals(w)) {
+                    pieces +=
+                            g.finished().stream().mapToInt(WayBatch::judgeable).sum();
+                    ready += g.finished().stream().mapToInt(WayBatch::kept).sum();
                 }
             }
             return new Past(pieces, ready);
@@ -241,7 +247,7 @@ public final class NurseryRecord {
 
     /** The mean strike rate of a way in a season: no factor is to be put to it afterwards. */
     public StrikeRate strike(Way way, SeasonFactors season) {
-        return kept(rates, new WayInSeason(way, season), a -> rate(a, this::count));
+        return kept(rates, new WayInSeason(way, season), a -> rate(a, Counted.ALL));
     }
 
     /** The time to ready of a way in season. */
@@ -254,12 +260,12 @@ public final class NurseryRecord {
         return kept(
                 ready,
                 new WayInSeason(way, season),
-                a -> readyTimes.time(a, levelsOf(a, ALL)).orElseThrow());
+                a -> readyTimes.time(a, groups(a), false).orElseThrow());
     }
 
     /** The time to first sign of a way in a season; empty where there is none. */
     public Optional<RootingTime> firstSign(Way way, SeasonFactors season) {
-        return kept(firstSign, new WayInSeason(way, season), a -> firstSignTimes.time(a, levelsOf(a, ALL)));
+        return kept(firstSign, new WayInSeason(way, season), a -> firstSignTimes.time(a, groups(a), false));
     }
 
     /** What a batch of the way in the season is weighed against: from finished batches alone. */
@@ -272,7 +278,7 @@ public final class NurseryRecord {
         WayInSeason asked = new WayInSeason(way, season);
         FailuresShown shown = prior(way, season).shown();
         return past.firstSignTimes
-                .time(asked, levelsOf(asked, WayBatch::isFinished))
+                .time(asked, groups(asked), true)
                 .map(time -> new BatchPrior(finishedFirstSign(asked).nextBatch(), time, shown));
     }
 
@@ -317,54 +323,75 @@ public final class NurseryRecord {
 
     private StrikeRate share(Way way, double guideRate, Function<WayBatch, Optional<BatchCount>> count) {
         WayInSeason asked = new WayInSeason(way, SeasonFactors.IN_SEASON);
-        return borrow(asked, guideRate, (b, a) -> count.apply(b));
+        List<Level> levels = levels(asked).stream()
+                .map(l -> new Level(
+                        l.closeness(),
+                        l.groups().stream()
+                                .flatMap(g -> g.all().stream())
+                                .flatMap(b -> count.apply(b).stream())
+                                .toList()))
+                .toList();
+        return StrikeRate.of(guideRate, levels, spread.rho());
     }
 
     private StrikeRate finishedRate(WayInSeason asked) {
-        return kept(past.rates, asked, a -> rate(a, NurseryRecord::finishedCount));
+        return kept(past.rates, asked, a -> rate(a, Counted.FINISHED));
     }
 
     private StrikeRate finishedFirstSign(WayInSeason asked) {
-        return kept(past.firstSigns, asked, a -> rate(a, NurseryRecord::firstSignCount));
+        return kept(past.firstSigns, asked, a -> rate(a, Counted.FIRST_SIGN));
     }
 
-    private interface Counting {
-        Optional<BatchCount> of(WayBatch batch, WayInSeason asked);
+    /** Which batches are counted, and for what. */
+    private enum Counted {
+        /** Finished ones, and running ones as what they tell. */
+        ALL,
+        FINISHED,
+        /** Finished ones, for their first sign. */
+        FIRST_SIGN
     }
 
-    private StrikeRate rate(WayInSeason asked, Counting counting) {
-        return borrow(
-                asked,
-                guide.apply(asked.way()).rate() * asked.season().poorer(),
-                (b, a) -> counting.of(b, a).map(c -> c.inSeason(a.poorerThan(b))));
-    }
-
-    private StrikeRate borrow(WayInSeason asked, double guideRate, Counting counting) {
-        List<Level> counted = new ArrayList<>();
+    private StrikeRate rate(WayInSeason asked, Counted counted) {
+        List<StrikeRate.Summed> levels = new ArrayList<>();
         for (Batches level : levels(asked)) {
-            List<BatchCount> counts = new ArrayList<>();
-            level.batches().forEach(b -> counting.of(b, asked).ifPresent(counts::add));
-            counted.add(new Level(level.closeness(), counts));
+            StrikeRate.Sum sum = StrikeRate.Sum.NONE;
+            for (WayGroup group : level.groups()) {
+                sum = sum.and(sum(group, asked.poorerThan(group.of()), counted));
+            }
+            levels.add(sum.at(level.closeness()));
         }
-        return StrikeRate.of(guideRate, counted, spread.rho());
+        return StrikeRate.ofSums(
+                guide.apply(asked.way()).rate() * asked.season().poorer(), levels, spread.rho());
     }
 
-    private static Optional<BatchCount> finishedCount(WayBatch b, WayInSeason asked) {
-        return b.isFinished() ? Optional.of(new BatchCount(b.kept(), b.judgeable())) : Optional.empty();
+    private StrikeRate.Sum sum(WayGroup group, double poorer, Counted counted) {
+        boolean sign = counted == Counted.FIRST_SIGN;
+        StrikeRate.Sum finished = kept(
+                past.sums,
+                new SumOf(group.of(), poorer, sign),
+                k -> StrikeRate.Sum.of(
+                        group.finished().stream()
+                                .map(b -> (sign ? firstSignCount(b) : finishedCount(b)).inSeason(poorer))
+                                .toList(),
+                        spread.rho()));
+        return counted != Counted.ALL || group.running().isEmpty()
+                ? finished
+                : finished.and(StrikeRate.Sum.of(
+                        group.running().stream()
+                                .flatMap(b -> ofRunning(b).stream())
+                                .map(c -> c.inSeason(poorer))
+                                .toList(),
+                        spread.rho()));
     }
 
-    private static Optional<BatchCount> firstSignCount(WayBatch b, WayInSeason asked) {
-        return !b.isFinished()
-                ? Optional.empty()
-                : Optional.of(new BatchCount(
-                        b.isFirstSignLookedFor()
-                                ? Math.min(b.judgeable(), b.firstSign().total(Outcome.REACHED))
-                                : b.kept(),
-                        b.judgeable()));
+    private static BatchCount finishedCount(WayBatch b) {
+        return new BatchCount(b.kept(), b.judgeable());
     }
 
-    private Optional<BatchCount> count(WayBatch b, WayInSeason asked) {
-        return b.isFinished() ? finishedCount(b, asked) : ofRunning(b);
+    private static BatchCount firstSignCount(WayBatch b) {
+        return new BatchCount(
+                b.isFirstSignLookedFor() ? Math.min(b.judgeable(), b.firstSign().total(Outcome.REACHED)) : b.kept(),
+                b.judgeable());
     }
 
     private Optional<BatchCount> ofRunning(WayBatch b) {
@@ -382,12 +409,13 @@ public final class NurseryRecord {
     }
 
     private BatchPrior prior(WayInSeason asked) {
-        List<List<WayBatch>> levels = levelsOf(asked, WayBatch::isFinished);
-        RootingTime time = past.readyTimes.time(asked, levels).orElseThrow();
+        List<List<WayGroup>> levels = groups(asked);
+        RootingTime time = past.readyTimes.time(asked, levels, true).orElseThrow();
         Window own = guide.apply(asked.way()).ready();
         double median = own.mu() + Math.log(asked.season().slower());
         List<List<ShownByRecord.Failed>> failed = levels.stream()
                 .map(level -> level.stream()
+                        .flatMap(g -> g.finished().stream())
                         .map(b -> new ShownByRecord.Failed(
                                 b.ready(),
                                 Math.exp(guide.apply(b.way()).ready().mu()
@@ -409,35 +437,33 @@ public final class NurseryRecord {
         return known;
     }
 
-    private record Batches(Closeness closeness, List<WayBatch> batches) {}
+    private record Batches(Closeness closeness, List<WayGroup> groups) {}
 
-    private List<List<WayBatch>> levelsOf(WayInSeason asked, Predicate<WayBatch> which) {
-        return levels(asked).stream()
-                .map(l -> l.batches().stream().filter(which).toList())
-                .toList();
+    private List<List<WayGroup>> groups(WayInSeason asked) {
+        return levels(asked).stream().map(Batches::groups).toList();
     }
 
     /** From the widest to the closest level; each batch is in the closest that it fits. */
     private List<Batches> levels(WayInSeason asked) {
         Way way = asked.way();
-        List<WayBatch> sameSeason = new ArrayList<>();
-        List<WayBatch> otherSeason = new ArrayList<>();
-        List<WayBatch> samePlant = new ArrayList<>();
-        List<WayBatch> sameKind = new ArrayList<>();
-        List<WayBatch> sameGroup = new ArrayList<>();
-        List<WayBatch> sameMedium = new ArrayList<>();
-        for (WayBatch b : byMethod.getOrDefault(way.method(), List.of())) {
-            Way other = b.way();
+        List<WayGroup> sameSeason = new ArrayList<>();
+        List<WayGroup> otherSeason = new ArrayList<>();
+        List<WayGroup> samePlant = new ArrayList<>();
+        List<WayGroup> sameKind = new ArrayList<>();
+        List<WayGroup> sameGroup = new ArrayList<>();
+        List<WayGroup> sameMedium = new ArrayList<>();
+        for (WayGroup g : byMethod.getOrDefault(way.method(), List.of())) {
+            Way other = g.of().way();
             if (other.equals(way)) {
-                (asked.isSameSeason(b) ? sameSeason : otherSeason).add(b);
+                (asked.isSameSeason(g.of()) ? sameSeason : otherSeason).add(g);
             } else if (other.plant().equals(way.plant())) {
-                samePlant.add(b);
+                samePlant.add(g);
             } else if (!way.kind().isEmpty() && other.kind().equals(way.kind())) {
-                sameKind.add(b);
+                sameKind.add(g);
             } else if (other.group().equals(way.group())) {
-                sameGroup.add(b);
+                sameGroup.add(g);
             } else if (other.medium().equals(way.medium())) {
-                sameMedium.add(b);
+                sameMedium.add(g);
             }
         }
         return List.of(

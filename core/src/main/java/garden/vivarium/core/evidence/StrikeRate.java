@@ -59,6 +59,55 @@ public record StrikeRate(
 
     /** The same where the guide's rate is worth another number of pieces, above 0. */
     static StrikeRate of(double guideRate, double guidePieces, List<Level> levels, double rho) {
+        return ofSums(
+                guideRate,
+                guidePieces,
+                levels.stream()
+                        .map(l -> Sum.of(l.batches(), rho).at(l.closeness()))
+                        .toList(),
+                rho);
+    }
+
+    /**
+     * What the batches of a level come to.
+     *
+     * @param batches how many
+     * @param pieces that they are worth
+     * @param kept of these
+     */
+    record Sum(int batches, double pieces, double kept) {
+
+        static final Sum NONE = new Sum(0, 0, 0);
+
+        static Sum of(List<BatchCount> counts, double rho) {
+            double pieces = 0;
+            double kept = 0;
+            for (BatchCount batch : counts) {
+                double effective = batch.effectivePieces(rho);
+                pieces += effective;
+                kept += batch.kept() * effective / batch.of();
+            }
+            return new Sum(counts.size(), pieces, kept);
+        }
+
+        Sum and(Sum other) {
+            return new Sum(batches + other.batches, pieces + other.pieces, kept + other.kept);
+        }
+
+        Summed at(Closeness closeness) {
+            return new Summed(closeness, this);
+        }
+    }
+
+    /** A level, summed up. */
+    record Summed(Closeness closeness, Sum sum) {}
+
+    /** The same of levels that are summed up already. */
+    static StrikeRate ofSums(double guideRate, List<Summed> levels, double rho) {
+        return ofSums(guideRate, GUIDE_PIECES, levels, rho);
+    }
+
+    private static StrikeRate ofSums(double guideRate, double guidePieces, List<Summed> levels, double rho) {
         if (!(guideRate > 0) || !(guideRate < 1)) {
             throw new IllegalArgumentException("a guide rate lies between 0 and 1, not at " + guideRate);
         }
@@ -67,20 +116,14 @@ public record StrikeRate(
         double guideWeight = guidePieces;
         List<Share> shares = new ArrayList<>();
         for (int i = 0; i < levels.size(); i++) {
-            Level level = levels.get(i);
-            if (level.batches().isEmpty()) {
+            Sum level = levels.get(i).sum();
+            if (level.batches() == 0) {
                 continue;
             }
-            double pieces = 0;
-            double kept = 0;
-            for (BatchCount batch : level.batches()) {
-                double effective = batch.effectivePieces(rho);
-                pieces += effective;
-                kept += batch.kept() * effective / batch.of();
-            }
-            alpha += kept;
-            beta += pieces - kept;
-            shares.add(new Share(level.closeness(), level.batches().size(), pieces, kept / pieces));
+            alpha += level.kept();
+            beta += level.pieces() - level.kept();
+            shares.add(new Share(
+                    levels.get(i).closeness(), level.batches(), level.pieces(), level.kept() / level.pieces()));
             if (i < levels.size() - 1) {
                 double s = alpha + beta;
                 double shrink = 1 / (1 + s / HANDED_ON);

@@ -29,6 +29,7 @@ final class TimeEvidence {
     private final Map<WayBatch, Told> told;
     private final Map<Kind, Double> factors = new ConcurrentHashMap<>();
     private final Map<WayBatch, SpeedMessage> messages = new ConcurrentHashMap<>();
+    private final Map<PoolOf, Pooled> pools = new ConcurrentHashMap<>();
     private SpeedSpread speed;
 
     /** Within which the spread of times is common: a method in a group of plants. */
@@ -118,26 +119,61 @@ final class TimeEvidence {
         return this;
     }
 
-    /** The time of a way, from the batches of each level, the widest first; empty where the guide has no such time. */
-    Optional<RootingTime> time(WayInSeason asked, List<List<WayBatch>> levels) {
+    /**
+     * What the batches of a way in a season say together.
+     *
+     * @param batches how many are told of
+     * @param precision q ÷ (1 + qτ²), summed
+     * @param weighted r ÷ (1 + qτ²), summed
+     */
+    private record Pooled(int batches, double precision, double weighted) {}
+
+    /** Of which batches: the same of one evidence always, whichever record asks. */
+    private record PoolOf(WayInSeason way, boolean finishedOnly) {}
+
+    private Pooled pool(List<WayBatch> of, double tau) {
+        int batches = 0;
+        double precision = 0;
+        double weighted = 0;
+        for (WayBatch b : of) {
+            if (isTold(b)) {
+                SpeedMessage m = message(b);
+                precision += m.q() / (1 + m.q() * tau * tau);
+                weighted += m.r() / (1 + m.q() * tau * tau);
+                batches++;
+            }
+        }
+        return new Pooled(batches, precision, weighted);
+    }
+
+    /**
+     * The time of a way, from the batches of each level, the widest first; empty where the guide has no such time.
+     *
+     * @param finishedOnly whether finished batches alone are asked
+     */
+    Optional<RootingTime> time(WayInSeason asked, List<List<WayGroup>> levels, boolean finishedOnly) {
         return guide.apply(asked.way()).map(window -> {
             double tau = speed().tau();
             double precision = 1 / RootingTime.GUIDE_VARIANCE;
             double weighted = 0;
             int batches = 0;
             for (int i = 0; i < levels.size(); i++) {
-                List<SpeedMessage> told = levels.get(i).stream()
-                        .filter(this::isTold)
-                        .map(this::message)
-                        .toList();
-                if (told.isEmpty()) {
+                int told = 0;
+                for (WayGroup group : levels.get(i)) {
+                    PoolOf of = new PoolOf(group.of(), finishedOnly);
+                    Pooled known = pools.get(of);
+                    if (known == null) {
+                        known = pool(finishedOnly ? group.finished() : group.all(), tau);
+                        pools.put(of, known);
+                    }
+                    told += known.batches();
+                    precision += known.precision();
+                    weighted += known.weighted();
+                }
+                if (told == 0) {
                     continue;
                 }
-                for (SpeedMessage m : told) {
-                    precision += m.q() / (1 + m.q() * tau * tau);
-                    weighted += m.r() / (1 + m.q() * tau * tau);
-                }
-                batches += told.size();
+                batches += told;
                 if (i < levels.size() - 1) {
                     double mean = weighted / precision;
                     precision = 1 / (1 / precision + HANDED_ON);

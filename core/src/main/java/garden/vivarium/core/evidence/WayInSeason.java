@@ -14,12 +14,12 @@ record WayInSeason(Way way, SeasonFactors season) {
         return new WayInSeason(batch.way(), batch.season());
     }
 
-    boolean isSameSeason(WayBatch batch) {
-        return season.isInSeason() == batch.season().isInSeason();
+    boolean isSameSeason(WayInSeason other) {
+        return season.isInSeason() == other.season().isInSeason();
     }
 
-    /** Q: how much better or poorer the season asked about is than the batch's own. */
-    double poorerThan(WayBatch batch) {
-        return season.poorer() / batch.season().poorer();
+    /** Q: how much better or poorer the season asked about is than the other one. */
+    double poorerThan(WayInSeason other) {
+        return season.poorer() / other.season().poorer();
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.core.looks;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
@@ -16,10 +17,23 @@ public final class Tallies {
     private static final Tallies NONE = new Tallies(new TreeMap<>());
 
     private final SortedMap<Interval, Long> counts;
+    private final long[] totals = new long[Outcome.values().length];
+    private final int lastDay;
+    private final int lastLook;
     private int hash;
 
     private Tallies(SortedMap<Interval, Long> counts) {
         this.counts = Collections.unmodifiableSortedMap(counts);
+        int known = 0;
+        int seen = 0;
+        for (Map.Entry<Interval, Long> e : counts.entrySet()) {
+            Interval i = e.getKey();
+            totals[i.outcome().ordinal()] += e.getValue();
+            known = Math.max(known, i.outcome().isOpen() ? i.after() : i.by());
+            seen = Math.max(seen, i.lastSeen());
+        }
+        this.lastDay = known;
+        this.lastLook = seen;
     }
 
     /** No pieces. */
@@ -66,15 +80,12 @@ public final class Tallies {
 
     /** All pieces. */
     public long total() {
-        return counts.values().stream().mapToLong(Long::longValue).sum();
+        return Arrays.stream(totals).sum();
     }
 
     /** Pieces with the outcome. */
     public long total(Outcome outcome) {
-        return counts.entrySet().stream()
-                .filter(e -> e.getKey().outcome() == outcome)
-                .mapToLong(Map.Entry::getValue)
-                .sum();
+        return totals[outcome.ordinal()];
     }
 
     public boolean isEmpty() {
@@ -83,15 +94,12 @@ public final class Tallies {
 
     /** The last day on which anything was known of the milestone: the latest finite end of any interval, 0 when there is none. */
     public int lastDay() {
-        return counts.keySet().stream()
-                .mapToInt(i -> i.outcome().isOpen() ? i.after() : i.by())
-                .max()
-                .orElse(0);
+        return lastDay;
     }
 
     /** The last day on which any look, from above too, saw any of the pieces; 0 when there is none. */
     public int lastLook() {
-        return counts.keySet().stream().mapToInt(Interval::lastSeen).max().orElse(0);
+        return lastLook;
     }
 
     /** The same, where nothing more is asked of the batch: what was pending is given up. */
