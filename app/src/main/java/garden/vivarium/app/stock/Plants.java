@@ -29,6 +29,7 @@ public class Plants {
     private final PlantRepository plants;
     private final PlantWayRepository ways;
     private final StockPlantRepository stock;
+    private final UsualWayRepository usual;
     private final Guide guide;
     private final CurrentNursery nursery;
     private final ApplicationEventPublisher events;
@@ -38,6 +39,7 @@ public class Plants {
             PlantRepository plants,
             PlantWayRepository ways,
             StockPlantRepository stock,
+            UsualWayRepository usual,
             Guide guide,
             CurrentNursery nursery,
             ApplicationEventPublisher events,
@@ -45,6 +47,7 @@ public class Plants {
         this.plants = plants;
         this.ways = ways;
         this.stock = stock;
+        this.usual = usual;
         this.guide = guide;
         this.nursery = nursery;
         this.events = events;
@@ -96,6 +99,9 @@ public class Plants {
         }
         PlantView before = plant.view();
         plant.rename(form.name().plant());
+        if (!before.name().equals(form.name().plant())) {
+            carryUsual(before.name(), form.name().plant());
+        }
         String kind = kind(form);
         describe(plant, form, kind, group(form, kind), form.name().flowersOnce());
         if (!before.grown().equals(plant.view().grown())) {
@@ -126,10 +132,22 @@ public class Plants {
                 ways.delete(w);
             }
         });
+        carryUsual(gone.view().name(), stays.view().name());
         events.publishEvent(new PlantChanged(from, stays.view()));
         plants.flush();
         plants.delete(gone);
         return stays.view();
+    }
+
+    /** What is usual for a plant goes with its name; what is usual for the one that stays, stays. */
+    private void carryUsual(String from, String into) {
+        usual.findByPlant(from).forEach(u -> {
+            if (usual.findByPlantAndFactor(into, u.view().factor()).isEmpty()) {
+                u.of(into);
+            } else {
+                usual.delete(u);
+            }
+        });
     }
 
     /** What the nursery has said of methods with a plant. */

@@ -27,6 +27,10 @@ class UsualWay extends NurseryRow {
         this.what = what;
     }
 
+    void of(String otherName) {
+        plant = otherName;
+    }
+
     void because(String reason, String person, Instant at) {
         why = reason;
         personName = person;

@@ -9,5 +9,7 @@ interface UsualWayRepository extends JpaRepository<UsualWay, UUID> {
 
     Optional<UsualWay> findByPlantAndFactor(String plant, String factor);
 
+    List<UsualWay> findByPlant(String plant);
+
     List<UsualWay> findAllByOrderByPlantAscFactorAsc();
 }

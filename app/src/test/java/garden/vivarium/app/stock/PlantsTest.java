@@ -2,6 +2,7 @@ package garden.vivarium.app.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.app.batch.BatchView;
@@ -19,6 +20,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** What a plant is can be said later and otherwise, and its batches and evidence follow. */
 class PlantsTest extends AtANursery {
+
+    @Autowired
+    private UsualWays usual;
 
     @Autowired
     private Plants plants;
@@ -81,8 +85,16 @@ class PlantsTest extends AtANursery {
         StockPlantView twin = plant("Fuchsia Skerry Lanturn", "soft", 30);
         run(() -> plants.strike(twin.plant().id(), "stem section", "rots here"));
 
+        run(() -> usual.make(fuchsia.plant().name(), "MEDIUM", "perlite", "it gave more"));
+        run(() -> usual.make(fuchsia.plant().name(), "HORMONE", "no hormone", "as good without"));
+        run(() -> usual.make(twin.plant().name(), "MEDIUM", "coir", "the one that stays says so"));
+
         run(() -> plants.merge(fuchsia.plant().id(), twin.plant().id()));
 
+        assertThat(in(() -> usual.all()))
+                .extracting(UsualWayView::plant, UsualWayView::what)
+                .containsExactlyInAnyOrder(
+                        tuple("Fuchsia Skerry Lanturn", "coir"), tuple("Fuchsia Skerry Lanturn", "no hormone"));
         assertThat(in(() -> plants.all())).extracting(PlantView::name).containsExactly("Fuchsia Skerry Lanturn");
         assertThat(in(() -> stock.find(fuchsia.id())).orElseThrow().plant().id())
                 .isEqualTo(twin.plant().id());
