@@ -16,6 +16,7 @@ import garden.vivarium.core.timing.SeasonFactors;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,7 +64,8 @@ public class Evidence {
         }
     }
 
-    private record HeldBatch(int changes, WayBatch batch) {}
+    /** A batch as it was read; empty where it tells nothing. */
+    private record HeldBatch(int changes, Optional<WayBatch> batch) {}
 
     /**
      * All batches as evidence, by their ids, with the record of them.
@@ -79,8 +81,9 @@ public class Evidence {
         return new Known(
                 now.record(),
                 now.batches().entrySet().stream()
+                        .filter(e -> e.getValue().batch().isPresent())
                         .collect(Collectors.toMap(
-                                Map.Entry::getKey, e -> e.getValue().batch())));
+                                Map.Entry::getKey, e -> e.getValue().batch().orElseThrow())));
     }
 
     /** The record as of now. */
@@ -108,7 +111,8 @@ public class Evidence {
             return before;
         }
         Map<UUID, HeldBatch> now = read(before == null ? Map.of() : before.batches());
-        List<WayBatch> all = now.values().stream().map(HeldBatch::batch).toList();
+        List<WayBatch> all =
+                now.values().stream().flatMap(b -> b.batch().stream()).toList();
         NurseryRecord record = before == null
                 ? NurseryRecord.of(all, guide::figures)
                 : before.record().updated(all);
@@ -210,23 +214,31 @@ public class Evidence {
     }
 
     private Map<UUID, HeldBatch> read(Map<UUID, HeldBatch> known) {
-        List<EvidenceBatch> rows =
-                batches.findAll().stream().filter(EvidenceBatch::tells).toList();
-        Set<UUID> changed = rows.stream()
-                .filter(r -> !known.containsKey(r.batchId())
-                        || known.get(r.batchId()).changes() != r.changes())
-                .map(EvidenceBatch::batchId)
-                .collect(Collectors.toSet());
-        boolean most = changed.size() > rows.size() / 2;
-        Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
-        return rows.stream()
-                .map(r -> Map.entry(
-                        r.batchId(), changed.contains(r.batchId()) ? held(r, counted) : known.get(r.batchId())))
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+        Map<UUID, HeldBatch> now = new HashMap<>();
+        Set<UUID> changed = new HashSet<>();
+        for (Object[] row : batches.changes()) {
+            UUID id = (UUID) row[0];
+            HeldBatch before = known.get(id);
+            if (before != null && before.changes() == (Integer) row[1]) {
+                now.put(id, before);
+            } else {
+                changed.add(id);
+            }
+        }
+        if (!changed.isEmpty()) {
+            boolean most = changed.size() > now.size();
+            List<EvidenceBatch> rows = most ? batches.findAll() : batches.findByBatchIdIn(changed);
+            Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
+            rows.stream()
+                    .filter(r -> changed.contains(r.batchId()))
+                    .forEach(r -> now.put(r.batchId(), held(r, counted)));
+        }
+        return now;
     }
 
     private static HeldBatch held(EvidenceBatch row, Map<UUID, Counted> counted) {
         Counted own = counted.getOrDefault(row.batchId(), Counted.NOTHING);
-        return new HeldBatch(row.changes(), row.with(own.firstSign(), own.ready()));
+        return new HeldBatch(
+                row.changes(), row.tells() ? Optional.of(row.with(own.firstSign(), own.ready())) : Optional.empty());
     }
 }
