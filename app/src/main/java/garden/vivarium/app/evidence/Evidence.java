@@ -215,12 +215,15 @@ public class Evidence {
 
     private Map<UUID, HeldBatch> read(Map<UUID, HeldBatch> known) {
         Map<UUID, HeldBatch> now = new HashMap<>();
+        // Batches that tell just the same are one object: what is kept by batch is then found without comparing them.
+        Map<WayBatch, WayBatch> same = new HashMap<>();
         Set<UUID> changed = new HashSet<>();
         for (Object[] row : batches.changes()) {
             UUID id = (UUID) row[0];
             HeldBatch before = known.get(id);
             if (before != null && before.changes() == (Integer) row[1]) {
                 now.put(id, before);
+                before.batch().ifPresent(b -> same.putIfAbsent(b, b));
             } else {
                 changed.add(id);
             }
@@ -231,14 +234,17 @@ public class Evidence {
             Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
             rows.stream()
                     .filter(r -> changed.contains(r.batchId()))
-                    .forEach(r -> now.put(r.batchId(), held(r, counted)));
+                    .forEach(r -> now.put(r.batchId(), held(r, counted, same)));
         }
         return now;
     }
 
-    private static HeldBatch held(EvidenceBatch row, Map<UUID, Counted> counted) {
+    private static HeldBatch held(EvidenceBatch row, Map<UUID, Counted> counted, Map<WayBatch, WayBatch> same) {
         Counted own = counted.getOrDefault(row.batchId(), Counted.NOTHING);
         return new HeldBatch(
-                row.changes(), row.tells() ? Optional.of(row.with(own.firstSign(), own.ready())) : Optional.empty());
+                row.changes(),
+                row.tells()
+                        ? Optional.of(row.with(own.firstSign(), own.ready())).map(b -> same.computeIfAbsent(b, x -> x))
+                        : Optional.empty());
     }
 }

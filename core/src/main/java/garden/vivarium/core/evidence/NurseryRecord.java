@@ -38,6 +38,7 @@ public final class NurseryRecord {
     private final TimeEvidence firstSignTimes;
     private final Finished past;
     private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
+    private final Map<SumOf, StrikeRate.Sum> runningSums = new ConcurrentHashMap<>();
     private final Map<WayInSeason, RootingTime> ready = new ConcurrentHashMap<>();
     private final Map<WayInSeason, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
 
@@ -376,12 +377,15 @@ public final class NurseryRecord {
                         spread.rho()));
         return counted != Counted.ALL || group.running().isEmpty()
                 ? finished
-                : finished.and(StrikeRate.Sum.of(
-                        group.running().stream()
-                                .flatMap(b -> ofRunning(b).stream())
-                                .map(c -> c.inSeason(poorer))
-                                .toList(),
-                        spread.rho()));
+                : finished.and(kept(
+                        runningSums,
+                        new SumOf(group.of(), poorer, false),
+                        k -> StrikeRate.Sum.of(
+                                group.running().stream()
+                                        .flatMap(b -> ofRunning(b).stream())
+                                        .map(c -> c.inSeason(poorer))
+                                        .toList(),
+                                spread.rho())));
     }
 
     private static BatchCount finishedCount(WayBatch b) {

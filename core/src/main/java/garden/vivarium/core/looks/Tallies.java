@@ -3,6 +3,7 @@ package garden.vivarium.core.looks;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
@@ -20,6 +21,7 @@ public final class Tallies {
     private final long[] totals = new long[Outcome.values().length];
     private final int lastDay;
     private final int lastLook;
+    private volatile Map<Outcome, SortedMap<Interval, Long>> parts = Map.of();
     private int hash;
 
     private Tallies(SortedMap<Interval, Long> counts) {
@@ -125,9 +127,19 @@ public final class Tallies {
 
     /** Pieces of each interval that has the outcome. */
     public SortedMap<Interval, Long> with(Outcome outcome) {
-        SortedMap<Interval, Long> found = new TreeMap<>(counts);
-        found.keySet().removeIf(i -> i.outcome() != outcome);
-        return found;
+        Map<Outcome, SortedMap<Interval, Long>> known = parts;
+        SortedMap<Interval, Long> part = known.get(outcome);
+        if (part == null) {
+            SortedMap<Interval, Long> found = new TreeMap<>(counts);
+            found.keySet().removeIf(i -> i.outcome() != outcome);
+            part = Collections.unmodifiableSortedMap(found);
+            // Another thread may do the same at once: what it finds is the same.
+            Map<Outcome, SortedMap<Interval, Long>> more = new EnumMap<>(Outcome.class);
+            more.putAll(known);
+            more.put(outcome, part);
+            parts = more;
+        }
+        return part;
     }
 
     /** The days on which anything was known: all finite ends above 0, in order. */
@@ -142,7 +154,7 @@ public final class Tallies {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Tallies t && counts.equals(t.counts);
+        return this == other || (other instanceof Tallies t && hashCode() == t.hashCode() && counts.equals(t.counts));
     }
 
     @Override
