@@ -11,6 +11,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.CurveBand;
+import garden.vivarium.core.evidence.GuideFigures;
 import garden.vivarium.core.evidence.Level;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.RootingCurve;
@@ -23,13 +24,11 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.TraySpace;
 import garden.vivarium.core.timing.SeasonFactors;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -48,9 +47,7 @@ class Technique {
     private final GuideLookup lookup;
     private final CurrentNursery nursery;
     private final Map<UUID, Lines> lines = new ConcurrentHashMap<>();
-    // A record is made anew whenever a look changes it; what was drawn of an older one goes with it.
-    private final Map<NurseryRecord, Map<Way, Optional<CurveDrawing>>> curves =
-            Collections.synchronizedMap(new WeakHashMap<>());
+    private final Map<UUID, Map<Way, Drawn>> curves = new ConcurrentHashMap<>();
 
     Technique(Evidence evidence, BatchBook book, Stock stock, Guide guide, GuideLookup lookup, CurrentNursery nursery) {
         this.evidence = evidence;
@@ -84,11 +81,20 @@ class Technique {
     /** Lines of a record; of the next only those change whose evidence does. */
     private record Lines(NurseryRecord record, Map<Way, WayLine> lines) {}
 
-    /** The curve of a way, from all its batches that have been looked at; reckoned once while the record stands. */
+    /** The curve of a way, from all its batches that have been looked at; drawn once while they stand as they are. */
     Optional<CurveDrawing> curve(NurseryRecord record, Way way) {
-        Map<Way, Optional<CurveDrawing>> of = curves.computeIfAbsent(record, r -> new ConcurrentHashMap<>());
-        return of.computeIfAbsent(way, w -> draw(record, w));
+        Map<Way, Drawn> of = curves.computeIfAbsent(nursery.required(), n -> new ConcurrentHashMap<>());
+        List<WayBatch> batches = record.of(way);
+        Drawn known = of.get(way);
+        if (known == null || !known.batches().equals(batches) || !known.guide().equals(record.guide(way))) {
+            known = new Drawn(batches, record.guide(way), draw(record, way));
+            of.put(way, known);
+        }
+        return known.curve();
     }
+
+    /** A curve, and what it was drawn from. */
+    private record Drawn(List<WayBatch> batches, GuideFigures guide, Optional<CurveDrawing> curve) {}
 
     private static Optional<CurveDrawing> draw(NurseryRecord record, Way way) {
         List<Tallies> tallies = record.of(way).stream()
