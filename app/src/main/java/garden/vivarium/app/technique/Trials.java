@@ -394,7 +394,7 @@ class Trials {
     }
 
     /**
-     * The planned end is moved, and that it was moved stays written beside a look before the end.
+     * The planned end is moved; whoever saw the arms before it is named on the page.
      *
      * @throws InvalidField if the trial is closed, or the day is past
      */

@@ -150,7 +150,8 @@ public final class Outbreaks {
             return Optional.empty();
         }
         double usual = usual(sort.cause(), all, seen, sort.place(), from, end);
-        double chance = 1 - new BinomialDistribution(looked.size(), usual).cumulativeProbability(lost.size() - 1);
+        // The window ends where one of them lost: that one is there by choice, and the others are the evidence.
+        double chance = 1 - new BinomialDistribution(looked.size() - 1, usual).cumulativeProbability(lost.size() - 2);
         LocalDate first = there.stream()
                 .filter(l -> lost.containsKey(l.batch()))
                 .map(LossEvent::on)

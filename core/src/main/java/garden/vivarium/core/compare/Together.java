@@ -14,10 +14,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.SingularValueDecomposition;
 import org.hipparchus.random.RandomDataGenerator;
 
 /**
@@ -46,6 +44,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
     private static final double TOLD_BY_OTHERS = 0.9;
 
     private static final int NAMED = 4;
+    private static final double GRAIN = 1e-6;
     private static final double WIDE = 1.0 / 4;
     private static final double FLAT = 1e-4;
     private static final int DRAWS = 4000;
@@ -120,7 +119,9 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                 nuisance.addAll(columns(factor, batches));
             }
         }
-        apart(effects, nuisance, batches, rho, refused);
+        if (effects.size() + nuisance.size() < batches.size()) {
+            apart(effects, nuisance, batches, rho, refused);
+        }
         Optional<Statement> tooLittle = tooLittle(batches, effects, nuisance, rho);
         tooLittle.ifPresent(refused::add);
         if (effects.isEmpty() || tooLittle.isPresent()) {
@@ -199,10 +200,10 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             all.addAll(nuisance);
             int worst = -1;
             double most = TOLD_BY_OTHERS;
+            double[] told = toldByOthers(all, batches, rho);
             for (int i = 0; i < effects.size(); i++) {
-                double told = toldByOthers(i, all, batches, rho);
-                if (told > most) {
-                    most = told;
+                if (told[i] > most) {
+                    most = told[i];
                     worst = i;
                 }
             }
@@ -246,34 +247,45 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                 Math.max(0, values.size() - NAMED))));
     }
 
-    private static double toldByOthers(int i, List<Column> all, List<FinishedBatch> batches, double rho) {
-        int n = batches.size();
-        double[] y = new double[n];
-        double[][] x = new double[n][all.size()];
+    /**
+     * Of each column the share of what varies in it that all others tell (R², weighted): 1 − 1 ÷ the diagonal of the inverse correlation matrix. A grain on
+     * the diagonal keeps what is told whole from having no inverse.
+     */
+    private static double[] toldByOthers(List<Column> all, List<FinishedBatch> batches, double rho) {
+        int p = all.size();
+        double[] mean = new double[p];
+        double[][] both = new double[p][p];
         double weights = 0;
-        double mean = 0;
-        for (int r = 0; r < n; r++) {
-            double w = batches.get(r).count().effectivePieces(rho);
-            double root = Math.sqrt(w);
-            double[] row = row(batches.get(r), all);
-            y[r] = root * row[i + 1];
+        for (FinishedBatch b : batches) {
+            double w = b.count().effectivePieces(rho);
+            double[] row = row(b, all);
             weights += w;
-            mean += w * row[i + 1];
-            int c = 0;
-            for (int j = 0; j < row.length; j++) {
-                if (j != i + 1) {
-                    x[r][c++] = root * row[j];
+            for (int i = 0; i < p; i++) {
+                if (row[i + 1] != 0) {
+                    mean[i] += w;
+                    for (int j = 0; j <= i; j++) {
+                        both[i][j] += w * row[j + 1];
+                    }
                 }
             }
         }
-        RealMatrix others = new Array2DRowRealMatrix(x, false);
-        ArrayRealVector told = new ArrayRealVector(y, false);
-        double left = told.subtract(others.operate(
-                        new SingularValueDecomposition(others).getSolver().solve(told)))
-                .getNorm();
-        double share = mean / weights;
-        double varies = weights * share * (1 - share);
-        return varies <= 0 ? 1 : 1 - left * left / varies;
+        RealMatrix correlation = new Array2DRowRealMatrix(p, p);
+        for (int i = 0; i < p; i++) {
+            for (int j = 0; j <= i; j++) {
+                double mi = mean[i] / weights;
+                double mj = mean[j] / weights;
+                double spread = Math.sqrt(mi * (1 - mi) * mj * (1 - mj));
+                double r = i == j ? 1 + GRAIN : spread <= 0 ? 0 : (both[i][j] / weights - mi * mj) / spread;
+                correlation.setEntry(i, j, r);
+                correlation.setEntry(j, i, r);
+            }
+        }
+        RealMatrix inverse = new CholeskyDecomposition(correlation).getSolver().getInverse();
+        double[] told = new double[p];
+        for (int i = 0; i < p; i++) {
+            told[i] = 1 - 1 / inverse.getEntry(i, i);
+        }
+        return told;
     }
 
     /** Correlation of two columns over batches. */
