@@ -104,7 +104,7 @@ class SeveralInTheBrowserTest extends AtThePages {
         browser.follow("Several at once");
         browser.untilText("h1", "Several things at once");
         assertThat(browser.text("#verdict"))
-                .startsWith("spring rather than autumn:")
+                .startsWith("Spring rather than autumn:")
                 .contains("more become ready");
         assertThat(browser.texts("#effects tbody strong")).contains("vermiculite", "autumn");
         assertThat(browser.text("#verdict")).doesNotContain("vermiculite");

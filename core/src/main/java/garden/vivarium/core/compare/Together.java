@@ -44,6 +44,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
     private static final double TOLD_BY_OTHERS = 0.9;
 
     private static final int NAMED = 4;
+    private static final double TAIL = 0.05;
     private static final double GRAIN = 1e-6;
     private static final double WIDE = 1.0 / 4;
     private static final double FLAT = 1e-4;
@@ -59,13 +60,33 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
      * @param more by how much more of the pieces made it, the rest as it was; −1 to 1
      * @param low nine times in ten above this
      * @param high and below this
+     * @param chance that it is more than none
+     * @param isTold whether it is told from none, all effects that were asked for allowed for (Bonferroni)
      */
     public record Effect(
-            Factor factor, String value, String beside, int batches, double more, double low, double high) {
+            Factor factor,
+            String value,
+            String beside,
+            int batches,
+            double more,
+            double low,
+            double high,
+            double chance,
+            boolean isTold) {
 
-        /** Whether it is told from none. */
-        public boolean isTold() {
-            return low > 0 || high < 0;
+        /** By how many of a hundred pieces more, to a whole one. */
+        public long ofHundred() {
+            return Math.round(100 * more);
+        }
+
+        /** The same of the lower end. */
+        public long lowOfHundred() {
+            return Math.round(100 * low);
+        }
+
+        /** And of the upper. */
+        public long highOfHundred() {
+            return Math.round(100 * high);
         }
     }
 
@@ -383,6 +404,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             }
         }
         Arrays.sort(drawn);
+        double chance = Arrays.stream(drawn).filter(d -> d > 0).count() / (double) draws.length;
         return new Effect(
                 column.factor(),
                 column.value(),
@@ -390,6 +412,8 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                 (int) batches.stream().filter(b -> column.of(b) == 1).count(),
                 more / weights,
                 drawn[draws.length / 20] / weights,
-                drawn[draws.length - 1 - draws.length / 20] / weights);
+                drawn[draws.length - 1 - draws.length / 20] / weights,
+                chance,
+                Math.max(chance, 1 - chance) >= 1 - TAIL / effects.size());
     }
 }

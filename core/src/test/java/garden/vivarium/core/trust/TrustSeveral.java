@@ -106,7 +106,7 @@ class TrustSeveral {
                     return new double[] {medium, covered};
                 });
                 String cell = "%d batches, season %.1f in log-odds".formatted(8 * each, season);
-                t.share(cell, "the medium told, which does nothing", c.mean()[0], c.error()[0], 0, 12);
+                t.share(cell, "the medium told, which does nothing", c.mean()[0], c.error()[0], 0, 5);
                 t.share(cell, "the season covered", c.mean()[1], c.error()[1], 86, 97);
             }
         }
