@@ -114,9 +114,10 @@ public class Ways {
     List<MakingRow> makings(StockPlantView plant, int pieces) {
         LocalDate day = today.date();
         Setting setting = setting(plant);
+        Optional<OwnClock.Pace> pace = pace(plant);
         Map<Protocol, Making> made = new LinkedHashMap<>();
         for (Protocol p : offers.protocols(plant.plant())) {
-            made.put(p, Making.of(outlook(p, plant), setting, day, pieces));
+            made.put(p, Making.of(outlook(p, plant, pace), setting, day, pieces));
         }
         LocalDate until = made.values().stream()
                 .map(m -> m.expected().end())
@@ -221,8 +222,9 @@ public class Ways {
         LocalDate start = form.start() == null ? today.date() : form.start();
         Aim aim = aim(form, start);
         Setting setting = setting(plant);
+        Optional<OwnClock.Pace> pace = pace(plant);
         return new AimedPlans(
-                aim, p -> WayPlan.of(outlook(p, plant), aim, setting, harvesting(plant, p, form.have()), start));
+                aim, p -> WayPlan.of(outlook(p, plant, pace), aim, setting, harvesting(plant, p, form.have()), start));
     }
 
     /** What a stock plant bears for a way. */
@@ -265,8 +267,13 @@ public class Ways {
 
     /** What is to be expected of a protocol for a stock plant. */
     public Outlook outlook(Protocol protocol, StockPlantView plant) {
+        return outlook(protocol, plant, pace(plant));
+    }
+
+    /** The same where its pace is known: it is one for all ways of a plant. */
+    private Outlook outlook(Protocol protocol, StockPlantView plant, Optional<OwnClock.Pace> pace) {
         Outlook usual = evidence.outlook(protocol, plant.plant().grown());
-        return pace(plant).map(p -> usual.paced(p.factor())).orElse(usual);
+        return pace.map(p -> usual.paced(p.factor())).orElse(usual);
     }
 
     /** What the place of a stock plant does to the days, by this nursery's own clock; empty where none is fit to plan by. */
