@@ -55,12 +55,15 @@ public class LossBook {
     @Transactional(readOnly = true)
     public Found since(LocalDate since) {
         String of = nursery.required().toString();
+        // Looks by count say what is lost so far, and a piece lost long ago may be seen again: what was known before is
+        // read too.
+        LocalDate known = since.minusYears(1);
         List<Look> looks = database.query(
                 "select batch_id, looked_on, by_count, lost, lost_ready, cause from batch_check where nursery_id = ?"
                         + " and withdrawn_at is null and looked_on >= ? order by batch_id, looked_on, entry",
                 (row, i) -> look(row),
                 of,
-                since);
+                known);
         Map<UUID, Batch> batches = new HashMap<>();
         database.query(
                 "select b.id, b.code, b.plant_name, b.method, b.medium, p.name, b.stuck_on, b.stuck from batch b"
@@ -79,7 +82,7 @@ public class LossBook {
                 of,
                 since);
         Map<UUID, List<Lost>> lost =
-                new HashMap<>(byPiece(of, since).stream().collect(Collectors.groupingBy(Lost::batch)));
+                new HashMap<>(byPiece(of, known).stream().collect(Collectors.groupingBy(Lost::batch)));
         Map<UUID, List<Look>> byBatch = looks.stream()
                 .filter(l -> batches.containsKey(l.batch()))
                 .collect(Collectors.groupingBy(Look::batch, TreeMap::new, Collectors.toList()));
@@ -87,22 +90,29 @@ public class LossBook {
         List<Outbreaks.Seen> seen = new ArrayList<>();
         Map<String, Integer> stuckAt = new HashMap<>();
         Map<String, Integer> stuckBy = new HashMap<>();
-        byBatch.forEach((id, of1) -> {
+        byBatch.forEach((id, own) -> {
             Batch b = batches.get(id);
-            of1.forEach(l -> seen.add(new Outbreaks.Seen(b.code(), b.place(), l.on())));
+            if (own.stream().noneMatch(l -> !l.on().isBefore(since))) {
+                return;
+            }
+            own.stream()
+                    .filter(l -> !l.on().isBefore(since))
+                    .forEach(l -> seen.add(new Outbreaks.Seen(b.code(), b.place(), l.on())));
             stuckAt.merge(b.place(), b.stuck(), Integer::sum);
             stuckBy.merge(b.way(), b.stuck(), Integer::sum);
             List<Lost> all = new ArrayList<>(lost.getOrDefault(id, List.of()));
-            all.addAll(byCount(id, of1, all));
-            all.forEach(l -> events.add(new LossEvent(
-                    b.code(),
-                    b.way(),
-                    b.place(),
-                    b.stuckOn(),
-                    before(of1, l.on(), b.stuckOn()),
-                    l.on(),
-                    l.cause(),
-                    l.pieces())));
+            all.addAll(byCount(id, own, all));
+            all.stream()
+                    .filter(l -> !l.on().isBefore(since))
+                    .forEach(l -> events.add(new LossEvent(
+                            b.code(),
+                            b.way(),
+                            b.place(),
+                            b.stuckOn(),
+                            before(own, l.on(), b.stuckOn()),
+                            l.on(),
+                            l.cause(),
+                            l.pieces())));
         });
         events.sort(Comparator.comparing(LossEvent::on).reversed().thenComparing(LossEvent::batch));
         return new Found(events, seen, stuckAt, stuckBy);

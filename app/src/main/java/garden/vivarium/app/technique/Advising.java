@@ -47,7 +47,8 @@ class Advising {
         return said;
     }
 
-    private static boolean isSame(List<FinishedBatch> one, List<FinishedBatch> other) {
+    /** Whether both are the same batches, one by one. */
+    static boolean isSame(List<FinishedBatch> one, List<FinishedBatch> other) {
         if (one.size() != other.size()) {
             return false;
         }

@@ -35,6 +35,7 @@ class Watched {
     private final CurrentNursery nursery;
     private final Today today;
     private final Map<List<Object>, Held> held = new ConcurrentHashMap<>();
+    private final Map<List<Object>, HeldOf> heldOf = new ConcurrentHashMap<>();
 
     Watched(
             LossBook losses,
@@ -65,6 +66,21 @@ class Watched {
         }
         T made = make.get();
         held.put(key, new Held(stamp, today.date(), made));
+        return made;
+    }
+
+    private record HeldOf(List<FinishedBatch> of, LocalDate day, Object value) {}
+
+    /** The same of finished batches: it stands while they do, whatever is seen of running ones. */
+    @SuppressWarnings("unchecked")
+    private <T> T onceOf(String name, List<FinishedBatch> of, Supplier<T> make) {
+        List<Object> key = List.of(nursery.required(), name);
+        HeldOf before = heldOf.get(key);
+        if (before != null && before.day().equals(today.date()) && Advising.isSame(before.of(), of)) {
+            return (T) before.value();
+        }
+        T made = make.get();
+        heldOf.put(key, new HeldOf(of, today.date(), made));
         return made;
     }
 
@@ -110,24 +126,22 @@ class Watched {
     @Transactional(readOnly = true)
     List<OtherWay> otherWay() {
         LocalDate since = today.date().minusYears(2);
-        return once(
-                "other way",
-                () -> OtherWay.of(
-                        latest().stream()
-                                .filter(b -> b.stuckOn().isAfter(since))
-                                .toList(),
-                        rho()));
+        List<FinishedBatch> of =
+                latest().stream().filter(b -> b.stuckOn().isAfter(since)).toList();
+        return onceOf("other way", of, () -> OtherWay.of(of, rho()));
     }
 
     /** What batches share. */
     @Transactional(readOnly = true)
     List<Shared> shared() {
-        return once("shared", () -> Shared.of(latest(), rho()));
+        List<FinishedBatch> of = latest();
+        return onceOf("shared", of, () -> Shared.of(of, rho()));
     }
 
     /** What to try next. */
     @Transactional(readOnly = true)
     List<TryNext> next() {
-        return once("next", () -> TryNext.of(judged.all(), rho(), today.date()));
+        List<FinishedBatch> of = judged.all();
+        return onceOf("next", of, () -> TryNext.of(of, rho(), today.date()));
     }
 }

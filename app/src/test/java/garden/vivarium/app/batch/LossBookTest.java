@@ -81,6 +81,18 @@ class LossBookTest extends AtANursery {
     }
 
     @Test
+    void whatWasLostBeforeIsNotLostAgain() {
+        in(() -> batches.look(tray.code(), byCount(TODAY.minusDays(20), 5, LossCause.ROT)));
+        in(() -> batches.look(tray.code(), byCount(TODAY.minusDays(6), 7, LossCause.ROT)));
+        LossBook.Found found = in(() -> losses.since(TODAY.minusDays(10)));
+        assertThat(found.losses())
+                .extracting(LossEvent::on, LossEvent::after, LossEvent::pieces)
+                .containsExactly(tuple(TODAY.minusDays(6), TODAY.minusDays(20), 2));
+        assertThat(found.looks()).hasSize(1);
+        assertThat(in(() -> losses.since(TODAY.minusDays(3))).stuckAt()).isEmpty();
+    }
+
+    @Test
     void whatWasTakenBackWasNotLostAndAnotherNurserySeesNothing() {
         in(() -> batches.look(tray.code(), byCount(TODAY.minusDays(6), 3, null)));
         assertThat(in(() -> losses.since(TODAY.minusYears(1))).losses())

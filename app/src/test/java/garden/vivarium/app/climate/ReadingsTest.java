@@ -119,8 +119,8 @@ class ReadingsTest extends AtANursery {
         assertThat(AirChart.of(year, Optional.empty()).step()).isEqualTo(24);
         PlaceAir month = in(() -> airs.of(batch.placeId(), 30));
         assertThat(month.byDay()).isFalse();
-        assertThat(month.hours()).hasSize(720);
-        assertThat(month.wants().get(0).tally().hot()).isEqualTo(10 * 24);
+        assertThat(month.hours()).hasSize(721);
+        assertThat(month.wants().get(0).tally().hot()).isEqualTo(10 * 24 + 1);
         assertThat(in(() -> airs.hours(batch.placeId(), 365))).hasSize(1440);
         assertThatThrownBy(() -> run(() -> airs.hours(UUID.randomUUID(), 365))).isInstanceOf(NotFound.class);
     }

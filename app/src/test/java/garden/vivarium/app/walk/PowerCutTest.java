@@ -74,6 +74,10 @@ class PowerCutTest {
 
                 server.kill();
                 phone.keys("2", Keys.ARROW_RIGHT, "2", Keys.ARROW_RIGHT, "x", "r");
+                // A keystroke is kept within moments, on a busy machine some more of them.
+                phone.until(d -> Boolean.TRUE.equals(
+                        phone.withStore("Object.keys((await store.draftsOf(document.body.dataset.owner, '" + tray.code()
+                                + "'))[0]?.values.entries ?? {}).length === 3")));
                 phone.open(check);
                 phone.until(d -> phone.count(".cell") == 12);
                 assertThat(phone.text("[data-count]")).as("after a reload").isEqualTo("3 of 12 looked at");
@@ -93,10 +97,6 @@ class PowerCutTest {
                 assertThat(kept).contains("READY").contains("ROT");
                 // Whoever closes the browser signs in again; the page that follows sends what waits.
                 phone.signIn(nursery.signIn(), Nurseries.PASSWORD);
-                System.out.println(
-                        "DEBUG "
-                                + phone.withStore(
-                                        "(async () => { const o = await import(js + 'bench/outbox.js'); const l = await import(js + 'bench/locks.js'); const w = await o.waiting(document.body.dataset.owner); return JSON.stringify([document.body.dataset.owner, w.length, await l.isClaimed(w[0].check.clientId), await o.send(w[0])]); })()"));
                 phone.until(d -> phone.waitingChecks() == 0);
                 // Sent a second time on purpose, as by a browser that never heard the answer.
                 phone.withStore("await store.putCheck(" + kept + ")");
