@@ -94,8 +94,7 @@ class SeveralController {
      */
     record Told(Measure measure, double step, DoseCurve curve, Optional<LearnedClock> clock) {}
 
-    private Told told(Measure measure, String plant) {
-        List<FinishedBatch> batches = measured.batches(plant);
+    private Told told(Measure measure, List<FinishedBatch> batches) {
         boolean times = measure == Measure.WARMTH || measure == Measure.DAYLIGHT;
         return new Told(
                 measure,
@@ -105,8 +104,7 @@ class SeveralController {
     }
 
     /** What was measured of most batches, at different values. */
-    private Measure first(String plant) {
-        List<FinishedBatch> batches = measured.batches(plant);
+    private static Measure first(List<FinishedBatch> batches) {
         return Arrays.stream(Measure.values())
                 .max(Comparator.comparingLong(m -> batches.stream()
                         .flatMap(b -> Optional.ofNullable(b.measures().get(m)).stream())
@@ -122,7 +120,8 @@ class SeveralController {
             @RequestParam(required = false) String plant,
             Model model) {
         String of = plant == null ? "" : plant;
-        Told told = told(measure == null ? first(of) : measure, of);
+        List<FinishedBatch> batches = measured.batches(of);
+        Told told = told(measure == null ? first(batches) : measure, batches);
         model.addAttribute("measures", Measure.values());
         model.addAttribute("plants", differences.plants());
         model.addAttribute("plant", of);
@@ -139,7 +138,8 @@ class SeveralController {
     ResponseEntity<String> measureCsv(
             @RequestParam(required = false) Measure measure, @RequestParam(required = false) String plant) {
         List<List<Object>> rows = new ArrayList<>();
-        Told told = told(measure == null ? Measure.WARMTH : measure, plant == null ? "" : plant);
+        List<FinishedBatch> batches = measured.batches(plant == null ? "" : plant);
+        Told told = told(measure == null ? first(batches) : measure, batches);
         told.curve().points().forEach(p -> rows.add(List.of(p.at(), p.share(), p.low(), p.high())));
         return Csv.of("measure.csv", List.of(told.measure().name(), "share", "low", "high"), rows);
     }

@@ -11,6 +11,7 @@ import garden.vivarium.core.compare.Losses;
 import garden.vivarium.core.compare.OtherWay;
 import garden.vivarium.core.compare.Outbreaks;
 import garden.vivarium.core.compare.Shared;
+import garden.vivarium.core.compare.Sharing;
 import garden.vivarium.core.compare.TryNext;
 import java.time.LocalDate;
 import java.util.List;
@@ -142,6 +143,6 @@ class Watched {
     @Transactional(readOnly = true)
     List<TryNext> next() {
         List<FinishedBatch> of = judged.all();
-        return onceOf("next", of, () -> TryNext.of(of, rho(), today.date()));
+        return onceOf("next", of, () -> TryNext.of(of, rho(), Sharing.of(shared()), today.date()));
     }
 }

@@ -231,6 +231,12 @@ public record DoseCurve(Verdict verdict, int batches, int values, List<Point> po
                 "low",
                 change.low(),
                 "high",
-                change.high());
+                change.high(),
+                "fewer",
+                -change.more(),
+                "atLeast",
+                -change.high(),
+                "atMost",
+                -change.low());
     }
 }

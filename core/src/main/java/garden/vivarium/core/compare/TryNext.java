@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -44,9 +45,10 @@ public record TryNext(
      *
      * @param all finished batches
      * @param rho how alike pieces of one batch are
+     * @param sharing what batches were found to share
      * @param today until which a year is counted
      */
-    public static List<TryNext> of(List<FinishedBatch> all, double rho, LocalDate today) {
+    public static List<TryNext> of(List<FinishedBatch> all, double rho, Sharing sharing, LocalDate today) {
         Map<String, List<FinishedBatch>> byPlant =
                 new TreeMap<>(all.stream().collect(Collectors.groupingBy(FinishedBatch::plant)));
         List<TryNext> found = new ArrayList<>();
@@ -58,7 +60,8 @@ public record TryNext(
             if (aYear > 0) {
                 for (Factor factor : Factor.values()) {
                     if (factor.isQuestion() && factor.isOfAWay()) {
-                        one(plant, factor, batches, aYear, rho, found);
+                        one(new Known(plant, batches, aYear), factor, rho, sharing)
+                                .ifPresent(found::add);
                     }
                 }
             }
@@ -70,19 +73,22 @@ public record TryNext(
                 .toList();
     }
 
-    private static void one(
-            String plant, Factor factor, List<FinishedBatch> batches, double aYear, double rho, List<TryNext> found) {
+    private record Known(String plant, List<FinishedBatch> batches, double aYear) {}
+
+    private static Optional<TryNext> one(Known known, Factor factor, double rho, Sharing sharing) {
+        List<FinishedBatch> batches = known.batches();
+        double aYear = known.aYear();
         List<Comparison.Tried> tried = Comparison.tried(factor, batches);
         if (tried.size() < 2) {
-            return;
+            return Optional.empty();
         }
         Comparison.Asked asked =
                 new Comparison.Asked(factor, tried.get(0).value(), tried.get(1).value());
-        Comparison c = Comparison.of(asked, batches, rho);
+        Comparison c = Comparison.of(asked, batches, rho, sharing);
         if (c.verdict() == Comparison.Verdict.FIRST
                 || c.verdict() == Comparison.Verdict.SECOND
                 || c.verdict() == Comparison.Verdict.ALIKE) {
-            return;
+            return Optional.empty();
         }
         double size = Math.max(
                 6,
@@ -95,7 +101,7 @@ public record TryNext(
         // Nobody gives more than half a year's pieces to a trial.
         int arm = (int) Math.round(Math.min(TRAYS * size / 2, aYear / 4));
         if (arm < FEWEST_AN_ARM) {
-            return;
+            return Optional.empty();
         }
         double rate = Math.max(
                 0.1,
@@ -106,17 +112,19 @@ public record TryNext(
                                         .mapToDouble(b -> b.count().of())
                                         .sum()));
         // Of the other beside the usual; what is known is drawn towards none.
-        double known = c.verdict() == Comparison.Verdict.MIXED
+        double precision = c.verdict() == Comparison.Verdict.MIXED
                 ? 0
                 : c.difference()
                         .map(d -> 1 / Math.pow((d.high() - d.low()) / TEN_TO_NINETY, 2))
                         .orElse(0.0);
-        double mean = known == 0 ? 0 : -c.difference().orElseThrow().mean() * known / (known + 1 / (BEFORE * BEFORE));
-        double variance = 1 / (known + 1 / (BEFORE * BEFORE));
+        double mean = precision == 0
+                ? 0
+                : -c.difference().orElseThrow().mean() * precision / (precision + 1 / (BEFORE * BEFORE));
+        double variance = 1 / (precision + 1 / (BEFORE * BEFORE));
         double trial = 2 * rate * (1 - rate) / arm;
         double spread = variance / Math.sqrt(variance + trial);
-        found.add(new TryNext(
-                plant,
+        return Optional.of(new TryNext(
+                known.plant(),
                 asked,
                 asked.first(),
                 aYear,

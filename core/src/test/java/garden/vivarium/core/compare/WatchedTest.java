@@ -220,13 +220,13 @@ class WatchedTest {
                 .add(8, "Penstemon", 0.9, 40, Factor.MEDIUM, "perlite")
                 .add(8, "Penstemon", 0.3, 40, Factor.MEDIUM, "peat")
                 .all();
-        List<TryNext> next = TryNext.of(all, RHO, LocalDate.of(2025, 9, 1));
+        List<TryNext> next = TryNext.of(all, RHO, Sharing.NONE, LocalDate.of(2025, 9, 1));
         assertThat(next).extracting(TryNext::plant).contains("Fuchsia").doesNotContain("Penstemon");
         assertThat(next.get(0).plant()).isEqualTo("Fuchsia");
         assertThat(next.get(0).worth()).isPositive();
         assertThat(next.get(0).each())
                 .isEqualTo(next.get(0).worth() / next.get(0).pieces());
         // Nothing of it was stuck in the year before: an answer is worth nothing.
-        assertThat(TryNext.of(all, RHO, LocalDate.of(2029, 9, 1))).isEmpty();
+        assertThat(TryNext.of(all, RHO, Sharing.NONE, LocalDate.of(2029, 9, 1))).isEmpty();
     }
 }
