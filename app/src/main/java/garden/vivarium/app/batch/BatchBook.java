@@ -1,12 +1,15 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.watch.StageClock;
 import jakarta.persistence.Tuple;
+import java.time.Duration;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -25,12 +28,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class BatchBook {
 
+    /** No transaction writes for longer than this: what was written in one that ended later is found all the same. */
+    private static final Duration LONGEST_WRITING = Duration.ofMinutes(2);
+
     private final BatchRepository batches;
     private final PottingRepository pottings;
     private final Histories histories;
     private final OutlookText outlooks;
     private final Stages stages;
     private final PieceFactRepository facts;
+    private final CurrentNursery nursery;
 
     BatchBook(
             BatchRepository batches,
@@ -38,13 +45,15 @@ public class BatchBook {
             Histories histories,
             OutlookText outlooks,
             Stages stages,
-            PieceFactRepository facts) {
+            PieceFactRepository facts,
+            CurrentNursery nursery) {
         this.batches = batches;
         this.pottings = pottings;
         this.histories = histories;
         this.outlooks = outlooks;
         this.stages = stages;
         this.facts = facts;
+        this.nursery = nursery;
     }
 
     /** What each piece was when it was set, in words, by its number; without those that are as their batch is. */
@@ -246,30 +255,45 @@ public class BatchBook {
     }
 
     /**
-     * How all batches that are stuck were done; of those that were read before and did not change since what was read then.
+     * How batches were done, as of a moment.
      *
-     * @param before what was read before, by batch
+     * @param writtenBy when any of them was last written; null before any was
+     */
+    public record Done(LocalDateTime writtenBy, Map<UUID, BatchFacts> batches) {
+
+        /** Nothing was read yet. */
+        public static final Done NOTHING = new Done(null, Map.of());
+    }
+
+    /**
+     * How all batches that are stuck were done; of those that were read before and not changed since what was read then; the
+     * same map where none was.
+     *
+     * @param before what was read before
      */
     @Transactional(readOnly = true)
-    public Map<UUID, BatchFacts> facts(Map<UUID, BatchFacts> before) {
-        if (before.isEmpty()) {
-            return batches.facts().stream().collect(Collectors.toMap(BatchFacts::id, f -> f));
+    public Done done(Done before) {
+        UUID of = nursery.required();
+        // Read first: what is written meanwhile is then read again.
+        LocalDateTime by = batches.lastWritten(of);
+        if (before.writtenBy() == null) {
+            return new Done(by, batches.facts().stream().collect(Collectors.toMap(BatchFacts::id, f -> f)));
         }
-        Map<UUID, BatchFacts> now = new HashMap<>();
         List<UUID> changed = new ArrayList<>();
-        for (Tuple row : batches.changes()) {
-            UUID id = row.get(0, UUID.class);
-            BatchFacts known = before.get(id);
-            if (known != null && known.changes() == row.get(1, Integer.class)) {
-                now.put(id, known);
-            } else {
-                changed.add(id);
+        for (BatchRepository.Written row :
+                batches.writtenSince(of, before.writtenBy().minus(LONGEST_WRITING))) {
+            BatchFacts known = before.batches().get(row.getId());
+            if (known == null ? row.getStuck() == 1 : known.changes() != row.getChanges()) {
+                changed.add(row.getId());
             }
         }
-        if (!changed.isEmpty()) {
-            batches.facts(changed).forEach(f -> now.put(f.id(), f));
+        if (changed.isEmpty()) {
+            return new Done(by, before.batches());
         }
-        return now;
+        Map<UUID, BatchFacts> now = new HashMap<>(before.batches());
+        changed.forEach(now::remove);
+        batches.facts(changed).forEach(f -> now.put(f.id(), f));
+        return new Done(by, now);
     }
 
     /** A number that is another whenever something was written down of any batch. */

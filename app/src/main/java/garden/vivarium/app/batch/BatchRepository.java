@@ -3,6 +3,7 @@ package garden.vivarium.app.batch;
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.Tuple;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -37,15 +38,32 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     @Query(
             "select new garden.vivarium.app.batch.BatchFacts(b.id, b.changes, b.code, b.done, b.taking, b.material, b.placeId,"
-                    + " b.origin.stockPlantId, b.madeBy) from Batch b where b.id in :ids")
+                    + " b.origin.stockPlantId, b.madeBy) from Batch b where b.id in :ids and b.taking.stuckOn is not null")
     List<BatchFacts> facts(Collection<UUID> ids);
 
     /** A number that is another whenever a batch was made, changed or withdrawn. */
     @Query("select count(b) * 1000003 + coalesce(sum(b.changes), 0) from Batch b")
     long stamp();
 
-    @Query("select b.id as id, b.changes as changes from Batch b where b.taking.stuckOn is not null")
-    List<Tuple> changes();
+    /** Batches whose row was written since, and how often each was changed. */
+    @Query(
+            value =
+                    "select id as id, changes as changes, if(stuck_on is null, 0, 1) as stuck from batch where nursery_id = :nursery and written_at >= :since",
+            nativeQuery = true)
+    List<Written> writtenSince(UUID nursery, LocalDateTime since);
+
+    /** A batch, how often it was changed, and whether it is stuck: 1 or 0. */
+    interface Written {
+        UUID getId();
+
+        int getStuck();
+
+        int getChanges();
+    }
+
+    /** When any row was last written, by the database's clock. */
+    @Query(value = "select max(written_at) from batch where nursery_id = :nursery", nativeQuery = true)
+    LocalDateTime lastWritten(UUID nursery);
 
     interface WorkRow {
         String getProtocol();

@@ -36,6 +36,9 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Service
 public class Evidence {
 
+    /** A batch that counts by less than this otherwise is left as it is. */
+    private static final double LEAST_CHANGE = 0.02;
+
     private final EvidenceBatchRepository batches;
     private final TallyRepository tallies;
     private final EvidenceStamp stamps;
@@ -101,24 +104,48 @@ public class Evidence {
             return seen.get();
         }
         // Read first: what is written meanwhile raises it, and is then read again.
-        long stamp = stamps.of(id);
+        EvidenceStamp.Stamp stamp = stamps.of(id);
         int here = stamps.changesHere(id);
         Held before = here == 0 ? held.get(id) : own(id).orElseGet(() -> held.get(id));
-        if (before != null && before.isAsOf(stamp, here)) {
+        if (before != null && before.isAsOf(stamp.at(), here)) {
             if (readOnly) {
                 bind(id, before);
             }
             return before;
         }
-        Map<UUID, HeldBatch> now = read(before == null ? Map.of() : before.batches());
-        List<WayBatch> all =
-                now.values().stream().flatMap(b -> b.batch().stream()).toList();
-        NurseryRecord record = before == null
-                ? NurseryRecord.of(all, guide::figures)
-                : before.record().updated(all);
-        Held made = new Held(stamp, here, now, record);
+        Held made = before == null ? first(stamp.at(), here) : next(id, before, stamp, here);
         keep(id, made);
         return made;
+    }
+
+    private Held first(long stamp, int here) {
+        Map<UUID, HeldBatch> now = comparing(Map.of());
+        return new Held(stamp, here, now, NurseryRecord.of(told(now), guide::figures));
+    }
+
+    private Held next(UUID id, Held before, EvidenceStamp.Stamp stamp, int here) {
+        // What this transaction told is marked when it ends; and what was forgotten is marked nowhere.
+        boolean isMarked = here == 0 && before.changesHere() == 0 && stamp.forgotAt() <= before.stamp();
+        if (!isMarked) {
+            Map<UUID, HeldBatch> now = comparing(before.batches());
+            return new Held(stamp.at(), here, now, before.record().updated(told(now)));
+        }
+        Set<UUID> changed = Set.copyOf(batches.toldSince(id, before.stamp()));
+        Map<UUID, HeldBatch> now = with(before.batches(), changed);
+        NurseryRecord record =
+                before.record().updated(told(before.batches(), changed), told(now, changed), () -> told(now));
+        return new Held(stamp.at(), here, now, record);
+    }
+
+    private static List<WayBatch> told(Map<UUID, HeldBatch> batches, Set<UUID> some) {
+        return some.stream()
+                .flatMap(id -> Optional.ofNullable(batches.get(id)).stream())
+                .flatMap(b -> b.batch().stream())
+                .toList();
+    }
+
+    private static List<WayBatch> told(Map<UUID, HeldBatch> batches) {
+        return batches.values().stream().flatMap(b -> b.batch().stream()).toList();
     }
 
     /** What a transaction has changed itself nobody else sees, and may never come: it keeps that to itself. */
@@ -192,6 +219,27 @@ public class Evidence {
         public static final Counted NOTHING = new Counted(Tallies.none(), Tallies.none());
     }
 
+    /**
+     * Says as what share of itself each of these batches counts from now on, in every rate that is reckoned of it.
+     *
+     * @param shares by batch, above 0 to 1
+     */
+    @Transactional
+    public void countAs(Map<UUID, Double> shares) {
+        UUID id = nursery.required();
+        Set<UUID> changed = batches.counting().stream()
+                .filter(row -> shares.containsKey((UUID) row[0])
+                        && Math.abs(shares.get((UUID) row[0]) - (Double) row[1]) > LEAST_CHANGE)
+                .map(row -> (UUID) row[0])
+                .collect(Collectors.toSet());
+        if (!changed.isEmpty()) {
+            batches.findByBatchIdIn(changed).forEach(b -> {
+                b.countsAs(shares.get(b.batchId()));
+                stamps.told(id, b.batchId());
+            });
+        }
+    }
+
     /** What looks at these batches have counted; nothing of those that were not stuck. */
     @Transactional(readOnly = true)
     public Map<UUID, Counted> counted(Collection<UUID> ids) {
@@ -213,29 +261,39 @@ public class Evidence {
                                 Tallies.of(e.getValue().getOrDefault(Milestone.READY, Map.of())))));
     }
 
-    private Map<UUID, HeldBatch> read(Map<UUID, HeldBatch> known) {
-        Map<UUID, HeldBatch> now = new HashMap<>();
-        // Batches that tell just the same are one object: what is kept by batch is then found without comparing them.
-        Map<WayBatch, WayBatch> same = new HashMap<>();
+    /** All batches, of which those are read that were told of since they were known. */
+    private Map<UUID, HeldBatch> comparing(Map<UUID, HeldBatch> known) {
+        Map<UUID, HeldBatch> same = new HashMap<>();
         Set<UUID> changed = new HashSet<>();
         for (Object[] row : batches.changes()) {
             UUID id = (UUID) row[0];
             HeldBatch before = known.get(id);
             if (before != null && before.changes() == (Integer) row[1]) {
-                now.put(id, before);
-                before.batch().ifPresent(b -> same.putIfAbsent(b, b));
+                same.put(id, before);
             } else {
                 changed.add(id);
             }
         }
-        if (!changed.isEmpty()) {
-            boolean most = changed.size() > now.size();
-            List<EvidenceBatch> rows = most ? batches.findAll() : batches.findByBatchIdIn(changed);
-            Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
-            rows.stream()
-                    .filter(r -> changed.contains(r.batchId()))
-                    .forEach(r -> now.put(r.batchId(), held(r, counted, same)));
+        return with(same, changed);
+    }
+
+    /** The batches known, with the changed ones as they are now. */
+    private Map<UUID, HeldBatch> with(Map<UUID, HeldBatch> known, Set<UUID> changed) {
+        if (changed.isEmpty()) {
+            return known;
         }
+        boolean most = changed.size() > known.size();
+        List<EvidenceBatch> rows = most ? batches.findAll() : batches.findByBatchIdIn(changed);
+        Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
+        Map<UUID, HeldBatch> now = new HashMap<>(known);
+        // Batches that tell just the same are one object: what is kept by batch is then found without comparing them.
+        Map<WayBatch, WayBatch> same = new HashMap<>();
+        if (most) {
+            known.values().forEach(h -> h.batch().ifPresent(b -> same.putIfAbsent(b, b)));
+        }
+        rows.stream()
+                .filter(r -> changed.contains(r.batchId()))
+                .forEach(r -> now.put(r.batchId(), held(r, counted, same)));
         return now;
     }
 

@@ -40,6 +40,7 @@ class EvidenceBatch extends NurseryRow {
     private BatchJudged.Life life;
 
     private int changes;
+    private double countsAs = 1;
 
     protected EvidenceBatch() {}
 
@@ -76,6 +77,12 @@ class EvidenceBatch extends NurseryRow {
         return changes;
     }
 
+    /** As what share of itself it counts from now on. */
+    void countsAs(double share) {
+        countsAs = share;
+        changes++;
+    }
+
     /** Whether it tells anything: what sleeps does not, since its days are not counted. */
     boolean tells() {
         return life != BatchJudged.Life.ASLEEP;
@@ -91,6 +98,7 @@ class EvidenceBatch extends NurseryRow {
                 stuck,
                 new WayBatch.Moved(settled, settledOf),
                 over ? firstSign.closed() : firstSign,
-                over ? ready.closed() : ready);
+                over ? ready.closed() : ready,
+                countsAs);
     }
 }

@@ -15,5 +15,15 @@ interface EvidenceBatchRepository extends JpaRepository<EvidenceBatch, UUID> {
     @Query("select e.batchId, e.changes from EvidenceBatch e")
     List<Object[]> changes();
 
+    /** Those that were told of since the nursery's stamp was that. */
+    @Query(
+            value = "select e.batch_id from evidence_batch e where e.nursery_id = :nursery and e.as_of > :since",
+            nativeQuery = true)
+    List<UUID> toldSince(UUID nursery, long since);
+
+    /** Of every batch as what share of itself it counts. */
+    @Query("select e.batchId, e.countsAs from EvidenceBatch e")
+    List<Object[]> counting();
+
     List<EvidenceBatch> findByBatchIdIn(Collection<UUID> batches);
 }

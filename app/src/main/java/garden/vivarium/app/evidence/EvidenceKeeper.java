@@ -42,7 +42,7 @@ class EvidenceKeeper {
         batches.save(batch);
         keep(judged.batch(), Milestone.FIRST_SIGN, judged.told().firstSign());
         keep(judged.batch(), Milestone.READY, judged.told().ready());
-        stamp.raise(nursery.required());
+        stamp.told(nursery.required(), judged.batch());
     }
 
     /** Of what never was nothing is told. */
@@ -62,7 +62,7 @@ class EvidenceKeeper {
     private void forget(UUID batch) {
         tallies.forget(batch);
         batches.findByBatchId(batch).ifPresent(batches::delete);
-        stamp.raise(nursery.required());
+        stamp.forgot(nursery.required());
     }
 
     private void keep(UUID batch, Milestone milestone, Tallies counted) {

@@ -1,28 +1,33 @@
 package garden.vivarium.app.people;
 
+import garden.vivarium.app.platform.Brake;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import java.time.Duration;
 import java.time.ZoneId;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Lets the first person in, and nobody else by that way. */
 @Service
 class FirstStart {
 
     private static final int FREE_TRIES = 5;
+    private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
 
     private final People people;
     private final FirstCode code;
-    private final SignInAttempts attempts;
+    private final Brake brake;
     private final JdbcClient database;
+    private final TransactionTemplate transaction;
 
-    FirstStart(People people, FirstCode code, SignInAttempts attempts, JdbcClient database) {
+    FirstStart(People people, FirstCode code, Brake brake, JdbcClient database, TransactionTemplate transaction) {
         this.people = people;
         this.code = code;
-        this.attempts = attempts;
+        this.brake = brake;
         this.database = database;
+        this.transaction = transaction;
     }
 
     /**
@@ -32,16 +37,19 @@ class FirstStart {
      * @return whether it was opened; false where somebody was first
      * @throws InvalidField if the code is wrong, or something cannot be
      */
-    @Transactional
-    public boolean open(FirstStartForm form, String address) {
-        String who = "first:" + address;
-        if (attempts.mustWait(who, FREE_TRIES)) {
+    boolean open(FirstStartForm form, String address) {
+        Brake.Who who = new Brake.Who("first:" + address, FREE_TRIES, LONGEST_WAIT);
+        if (brake.tries(who).isPresent()) {
             throw new InvalidField("code", Messages.text("FirstStart.was.wrong.too.often"));
         }
         if (!code.is(form.code())) {
-            attempts.failed(who);
             throw new InvalidField("code", Messages.text("FirstStart.not.code.start.command"));
         }
+        brake.takesBack(who);
+        return Boolean.TRUE.equals(transaction.execute(t -> opened(form)));
+    }
+
+    private boolean opened(FirstStartForm form) {
         // Whoever else presses now waits here until this one is done, and then finds somebody.
         database.sql("select id from first_start for update")
                 .query(Integer.class)

@@ -32,7 +32,7 @@ record FirstStartForm(
                 message = "Use 2 to 80 letters, digits, dots, dashes, underscores or @, without blanks.")
         String signIn,
 
-        @NotBlank(message = "Choose a password of 10 characters or more.")
+        @NotBlank(message = "Choose a password of 12 characters or more.")
         @Size(max = 200, message = "Shorten the password to 200 characters.")
         String password) {
 

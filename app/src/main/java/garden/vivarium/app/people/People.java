@@ -15,7 +15,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,13 +22,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class People {
 
-    /** The shortest password that is taken. */
-    public static final int SHORTEST_PASSWORD = 10;
-
     private final NurseryRepository nurseries;
     private final PersonRepository people;
     private final MembershipRepository memberships;
-    private final PasswordEncoder passwords;
+    private final Passwords passwords;
     private final CurrentNursery current;
     private final Money money;
     private final Today facts;
@@ -40,7 +36,7 @@ public class People {
             NurseryRepository nurseries,
             PersonRepository people,
             MembershipRepository memberships,
-            PasswordEncoder passwords,
+            Passwords passwords,
             CurrentNursery current,
             Money money,
             Today facts,
@@ -70,36 +66,23 @@ public class People {
     @Transactional
     public UUID open(NewNursery wanted) {
         String signIn = wanted.signIn().toLowerCase(Locale.ROOT);
-        refuse(signIn, wanted.password());
+        refuse(signIn);
+        String hash = passwords.taken(
+                "password", wanted.password(), List.of(signIn, wanted.name(), wanted.nursery(), "vivarium"));
         UUID id = UUID.randomUUID();
         Nursery opened = new Nursery(id, wanted.nursery(), wanted.zone().getId(), wanted.hemisphere(), clock.instant());
         opened.isNew();
         nurseries.saveAndFlush(opened);
         money.keepIn(id, wanted.currency());
-        Person owner = people.save(
-                new Person(id, signIn, wanted.name(), passwords.encode(wanted.password()), clock.instant()));
+        Person owner = people.save(new Person(id, signIn, wanted.name(), hash, clock.instant()));
         memberships.save(new Membership(id, owner.id(), Role.OWNER));
         return id;
     }
 
-    /** Refuses a name that somebody has, and a password that is too short. */
-    void refuse(String signIn, String password) {
+    /** Refuses a name that somebody has. */
+    void refuse(String signIn) {
         if (people.findBySignIn(signIn).isPresent()) {
             throw new InvalidField("signIn", Messages.text("People.taken.choose.another.name", "signIn", signIn));
-        }
-        refuseShort(password);
-    }
-
-    static void refuseShort(String password) {
-        if (password.length() < SHORTEST_PASSWORD) {
-            throw new InvalidField(
-                    "password",
-                    Messages.text(
-                            "People.password.has.characters.use",
-                            "length",
-                            password.length(),
-                            "shortestPassword",
-                            SHORTEST_PASSWORD));
         }
     }
 

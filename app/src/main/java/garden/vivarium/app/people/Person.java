@@ -9,6 +9,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 
 /** Somebody who signs in. Found before anyone is signed in, and so not a nursery's row by Hibernate's tenant. */
@@ -58,6 +59,11 @@ class Person {
 
     String passwordHash() {
         return password;
+    }
+
+    /** What a guesser would try first. */
+    List<String> guessedFirst() {
+        return List.of(signIn, name, "vivarium");
     }
 
     void worksIn(UUID nursery) {

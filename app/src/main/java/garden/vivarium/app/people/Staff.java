@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
@@ -22,21 +22,25 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Staff {
 
+    private static final String NO_PASSWORD = "none";
+
     private final PersonRepository people;
     private final MembershipRepository memberships;
     private final People nurseries;
-    private final PasswordEncoder passwords;
+    private final Passwords passwords;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final CurrentNursery current;
+    private final ApplicationEventPublisher changes;
     private final Clock clock;
 
     Staff(
             PersonRepository people,
             MembershipRepository memberships,
             People nurseries,
-            PasswordEncoder passwords,
+            Passwords passwords,
             FindByIndexNameSessionRepository<? extends Session> sessions,
             CurrentNursery current,
+            ApplicationEventPublisher changes,
             Clock clock) {
         this.people = people;
         this.memberships = memberships;
@@ -44,6 +48,7 @@ class Staff {
         this.passwords = passwords;
         this.sessions = sessions;
         this.current = current;
+        this.changes = changes;
         this.clock = clock;
     }
 
@@ -58,15 +63,20 @@ class Staff {
     /**
      * Lets somebody in, with a sign-in of their own.
      *
+     * @param password their first; blank where they will set one by a link
      * @throws InvalidField if the sign-in name is taken or the password too short
      */
     @Transactional
     PersonView add(String name, String signIn, String password, Role role) {
         String wanted = signIn.strip().toLowerCase(Locale.ROOT);
-        nurseries.refuse(wanted, password);
-        Person added = people.save(
-                new Person(current.required(), wanted, name.strip(), passwords.encode(password), clock.instant()));
+        nurseries.refuse(wanted);
+        // Who has none yet has a hash that nothing matches.
+        String hash = password == null || password.isBlank()
+                ? NO_PASSWORD
+                : passwords.taken("password", password, List.of(wanted, name.strip(), "vivarium"));
+        Person added = people.save(new Person(current.required(), wanted, name.strip(), hash, clock.instant()));
         memberships.save(new Membership(current.required(), added.id(), role));
+        changes.publishEvent(new StaffChanged(StaffChanged.What.ADDED, said(added, role)));
         return added.view(role);
     }
 
@@ -85,6 +95,7 @@ class Staff {
         }
         before.ifPresentOrElse(
                 m -> m.may(role), () -> memberships.save(new Membership(current.required(), person.id(), role)));
+        changes.publishEvent(new StaffChanged(StaffChanged.What.ADDED, said(person, role)));
         return person.view(role);
     }
 
@@ -101,6 +112,7 @@ class Staff {
         }
         here.may(role);
         Person person = people.findById(id).orElseThrow();
+        changes.publishEvent(new StaffChanged(StaffChanged.What.MAY_OTHERWISE, said(person, role)));
         signOut(person);
         return person.view(role);
     }
@@ -118,6 +130,7 @@ class Staff {
         }
         here.leave(clock.instant());
         Person person = people.findById(id).orElseThrow();
+        changes.publishEvent(new StaffChanged(StaffChanged.What.LEFT, said(person, here.role())));
         signOut(person);
         return person.view(here.role());
     }
@@ -141,8 +154,9 @@ class Staff {
         if (!passwords.matches(old, me.passwordHash())) {
             throw new InvalidField("old", Messages.text("Staff.old.password.wrong"));
         }
-        People.refuseShort(wanted);
-        me.password(passwords.encode(wanted));
+        me.password(passwords.taken("wanted", wanted, me.guessedFirst()));
+        changes.publishEvent(
+                new StaffChanged(StaffChanged.What.PASSWORD, me.view(Role.OWNER).name()));
         signOutBut(me, thisSession);
     }
 
@@ -150,6 +164,10 @@ class Staff {
     @Transactional(readOnly = true)
     void signOutEverywhereElse(String thisSession) {
         signOutBut(me(), thisSession);
+    }
+
+    private static String said(Person person, Role role) {
+        return person.view(role).name() + ", " + role.title();
     }
 
     private Person me() {

@@ -17,6 +17,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
  */
 public final class FormActions {
 
+    private static final List<String> SECRET = List.of("password", "old", "wanted", "code");
+
     private FormActions() {}
 
     /**
@@ -73,6 +75,8 @@ public final class FormActions {
     static Map<String, String[]> typed(HttpServletRequest request) {
         Map<String, String[]> values = new TreeMap<>(request.getParameterMap());
         List.of("_csrf", FormIds.FIELD, Seen.FIELD).forEach(values::remove);
+        // Nothing secret goes back into a page.
+        SECRET.forEach(values::remove);
         return values;
     }
 }

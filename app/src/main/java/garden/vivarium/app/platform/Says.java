@@ -8,7 +8,9 @@ import java.math.RoundingMode;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.Month;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
@@ -30,6 +32,8 @@ public class Says {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
     private static final DateTimeFormatter DAY_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.UK);
 
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
+
     private final Today today;
 
     Says(Today today) {
@@ -44,6 +48,12 @@ public class Says {
         return (day.getYear() == today.date().getYear() ? DAY : DAY_WITH_YEAR)
                 .format(day)
                 .replace("Sept", "Sep");
+    }
+
+    /** "Tue 24 Nov, 14:05", by the clock of the nursery. */
+    public String at(Instant instant) {
+        LocalDateTime local = today.local(instant);
+        return day(local.toLocalDate()) + ", " + TIME.format(local);
     }
 
     /** "March". */

@@ -3,61 +3,91 @@ package garden.vivarium.app.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AuthenticationDetailsSource;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.CookieRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Who may do what, and what a browser may load. */
 @Configuration
 class SecurityRules {
 
     /** Nothing inline, nothing from elsewhere. */
-    private static final String CONTENT_POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
-                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
-                    + " frame-ancestors 'none'; base-uri 'none'";
+    static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
+            + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
+            + " frame-ancestors 'none'; base-uri 'none'";
+
+    private static final String[] ANY_ROLE =
+            Arrays.stream(Role.values()).map(Role::name).toArray(String[]::new);
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http, @Value("${vivarium.hsts:false}") boolean alwaysEncrypted)
+    SecurityFilterChain rules(
+            HttpSecurity http,
+            @Value("${vivarium.hsts:false}") boolean alwaysEncrypted,
+            @Value("${vivarium.session.longest:30d}") Duration longestSession,
+            RequestCache asked,
+            AuthenticationSuccessHandler entering,
+            AuthenticationDetailsSource<HttpServletRequest, ?> details)
             throws Exception {
-        return http.authorizeHttpRequests(
-                        r -> r.requestMatchers("/assets/**", "/favicon.svg", "/error", "/sign-in", "/first")
-                                .permitAll()
-                                .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*")
-                                .permitAll()
-                                // A logger has a token of its own, and no session that another page could misuse.
-                                .requestMatchers(HttpMethod.POST, "/readings")
-                                .permitAll()
-                                .requestMatchers(
-                                        HttpMethod.POST,
-                                        "/people/password",
-                                        "/people/everywhere",
-                                        "/people/units",
-                                        "/nurseries/**")
-                                .authenticated()
-                                .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where")
-                                .hasRole(Role.OWNER.name())
-                                .requestMatchers(HttpMethod.GET, "/**")
-                                .authenticated()
-                                .requestMatchers(HttpMethod.HEAD, "/**")
-                                .authenticated()
-                                .anyRequest()
-                                .hasAnyRole(Role.OWNER.name(), Role.GROWER.name()))
-                .csrf(c -> c.ignoringRequestMatchers("/readings"))
+        return http.authorizeHttpRequests(r -> r.requestMatchers(
+                                "/assets/**", "/favicon.svg", "/error", "/sign-in", "/sign-in/code", "/first")
+                        .permitAll()
+                        .requestMatchers("/password/*")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*", "/health")
+                        .permitAll()
+                        // A logger has a token of its own, and no session that another page could misuse.
+                        .requestMatchers(HttpMethod.POST, "/readings")
+                        .permitAll()
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/people/password",
+                                "/people/everywhere",
+                                "/people/units",
+                                "/nurseries/**")
+                        .hasAnyRole(ANY_ROLE)
+                        .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where", "/door/link/*")
+                        .hasRole(Role.OWNER.name())
+                        .requestMatchers("/door/log", "/door/log.csv")
+                        .hasRole(Role.OWNER.name())
+                        .requestMatchers(HttpMethod.POST, "/door/**")
+                        .hasAnyRole(ANY_ROLE)
+                        .requestMatchers(HttpMethod.GET, "/**")
+                        .hasAnyRole(ANY_ROLE)
+                        .requestMatchers(HttpMethod.HEAD, "/**")
+                        .hasAnyRole(ANY_ROLE)
+                        .anyRequest()
+                        .hasAnyRole(Role.OWNER.name(), Role.GROWER.name()))
+                // Both in cookies of the browser, so that who only looks at the door leaves no session behind.
+                .csrf(c -> c.ignoringRequestMatchers("/readings").csrfTokenRepository(tokens()))
+                .requestCache(c -> c.requestCache(asked))
+                .addFilterBefore(new SessionEnd(longestSession), AuthorizationFilter.class)
                 .exceptionHandling(e -> e.accessDeniedHandler(SecurityRules::refuse))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("signIn")
-                        .defaultSuccessUrl("/round", false)
+                        .authenticationDetailsSource(details)
+                        .successHandler(entering)
                         .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
                                 + (failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong"))))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
@@ -74,9 +104,32 @@ class SecurityRules {
                 .build();
     }
 
+    private static CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("vivarium-form");
+        tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Lax"));
+        return tokens;
+    }
+
+    /** What was asked for before signing in, kept in the browser. */
+    @Bean
+    RequestCache askedBefore() {
+        CookieRequestCache cache = new CookieRequestCache();
+        cache.setRequestMatcher(r -> HttpMethod.GET.matches(r.getMethod())
+                && Optional.ofNullable(r.getHeader(HttpHeaders.ACCEPT))
+                        .filter(a -> a.contains("text/html"))
+                        .isPresent());
+        return cache;
+    }
+
     /** A page that had gone stale is one thing, what a person may not do another. */
     private static void refuse(HttpServletRequest request, HttpServletResponse response, AccessDeniedException refused)
             throws IOException {
+        Authentication now = SecurityContextHolder.getContext().getAuthentication();
+        if (now != null && now.getPrincipal() instanceof HalfSignedIn) {
+            response.sendRedirect(request.getContextPath() + "/sign-in/code");
+            return;
+        }
         if (!(refused instanceof CsrfException)) {
             request.setAttribute(ErrorPages.TITLE, Messages.text("SecurityRules.not.yours"));
             request.setAttribute(ErrorPages.SAID, Messages.text("SecurityRules.ask.owner"));

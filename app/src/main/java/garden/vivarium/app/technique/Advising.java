@@ -30,25 +30,33 @@ class Advising {
         this.today = today;
     }
 
-    private record Held(LocalDate asOf, List<FinishedBatch> then, WhatToDo said) {}
+    private record Held(LocalDate asOf, List<FinishedBatch> all, List<FinishedBatch> then, WhatToDo said) {}
 
     /** What the record says should change. */
     @Transactional(readOnly = true)
     WhatToDo now() {
         LocalDate asOf = WhatToDo.quarter(today.date());
-        List<FinishedBatch> then =
-                judged.all().stream().filter(b -> b.overOn().isBefore(asOf)).toList();
+        List<FinishedBatch> all = judged.all();
         Held before = held.get(nursery.required());
+        if (before != null && before.asOf().equals(asOf) && before.all() == all) {
+            return before.said();
+        }
+        List<FinishedBatch> then =
+                all.stream().filter(b -> b.overOn().isBefore(asOf)).toList();
         if (before != null && before.asOf().equals(asOf) && isSame(before.then(), then)) {
+            held.put(nursery.required(), new Held(asOf, all, then, before.said()));
             return before.said();
         }
         WhatToDo said = WhatToDo.of(then, evidence.record().spread().rho(), today.date());
-        held.put(nursery.required(), new Held(asOf, then, said));
+        held.put(nursery.required(), new Held(asOf, all, then, said));
         return said;
     }
 
     /** Whether both are the same batches, one by one. */
     static boolean isSame(List<FinishedBatch> one, List<FinishedBatch> other) {
+        if (one == other) {
+            return true;
+        }
         if (one.size() != other.size()) {
             return false;
         }

@@ -12,6 +12,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.evidence.BatchCount;
+import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.timing.Hemisphere;
 import java.util.Comparator;
@@ -19,13 +20,14 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** All batches of a nursery that are over, with what is known of how each was done. Read once while nothing is written down of any batch. */
+/** All batches of a nursery that are over, with what is known of how each was done. Read once while nothing is written down of any of them. */
 @Service
 class JudgedBatches {
 
@@ -47,7 +49,7 @@ class JudgedBatches {
         this.nursery = nursery;
     }
 
-    private record Held(long stamp, Map<UUID, BatchFacts> facts, Map<UUID, Made> made, List<FinishedBatch> batches) {}
+    private record Held(NurseryRecord record, BatchBook.Done done, Map<UUID, Made> made, List<FinishedBatch> batches) {}
 
     /** A batch, and what it was made of: as long as that stands, so does it. */
     private record Made(BatchFacts facts, WayBatch told, FinishedBatch batch) {}
@@ -56,12 +58,13 @@ class JudgedBatches {
     @Transactional(readOnly = true)
     List<FinishedBatch> all() {
         UUID id = nursery.required();
-        long stamp = book.stamp();
         Held before = held.get(id);
-        if (before != null && before.stamp() == stamp) {
+        BatchBook.Done done = book.done(before == null ? BatchBook.Done.NOTHING : before.done());
+        NurseryRecord record = evidence.record();
+        if (before != null && before.record() == record && before.done().batches() == done.batches()) {
             return before.batches();
         }
-        Map<UUID, BatchFacts> facts = book.facts(before == null ? Map.of() : before.facts());
+        Map<UUID, BatchFacts> facts = done.batches();
         Map<UUID, String> places = stock.places().stream().collect(Collectors.toMap(PlaceView::id, PlaceView::name));
         Map<UUID, String> plants =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, StockPlantView::code));
@@ -80,12 +83,29 @@ class JudgedBatches {
                                 : new Made(now, told, finished(now, told, words)));
             }
         });
-        List<FinishedBatch> batches = made.values().stream()
-                .map(Made::batch)
-                .sorted(Comparator.comparing(FinishedBatch::stuckOn).thenComparing(FinishedBatch::code))
-                .toList();
-        held.put(id, new Held(stamp, facts, made, batches));
+        List<FinishedBatch> batches = before != null && isSame(before.made(), made)
+                ? before.batches()
+                : made.values().stream()
+                        .map(Made::batch)
+                        .sorted(Comparator.comparing(FinishedBatch::stuckOn).thenComparing(FinishedBatch::code))
+                        .toList();
+        held.put(id, new Held(record, done, made, batches));
         return batches;
+    }
+
+    private static boolean isSame(Map<UUID, Made> before, Map<UUID, Made> now) {
+        return before.size() == now.size()
+                && now.entrySet().stream().allMatch(e -> before.get(e.getKey()) == e.getValue());
+    }
+
+    /** Of each of them its id, by its label. */
+    @Transactional(readOnly = true)
+    Map<String, UUID> ids() {
+        all();
+        Map<String, UUID> ids = new HashMap<>();
+        Optional.ofNullable(held.get(nursery.required()))
+                .ifPresent(h -> h.made().forEach((id, m) -> ids.put(m.batch().code(), id)));
+        return ids;
     }
 
     /** By what names are said: places, stock plants, and whether a protocol warms from below. */

@@ -21,11 +21,13 @@ class RecordController {
 
     private final Technique technique;
     private final JudgedBatches judged;
+    private final Watched watched;
     private final Evidence evidence;
 
-    RecordController(Technique technique, JudgedBatches judged, Evidence evidence) {
+    RecordController(Technique technique, JudgedBatches judged, Watched watched, Evidence evidence) {
         this.technique = technique;
         this.judged = judged;
+        this.watched = watched;
         this.evidence = evidence;
     }
 
@@ -39,7 +41,8 @@ class RecordController {
     }
 
     private OverTime over() {
-        return OverTime.of(judged.all(), evidence.record().spread().rho());
+        return OverTime.of(
+                watched.allowedFor(judged.all()), evidence.record().spread().rho());
     }
 
     /** Ways whose rate or days differ from the guide's, nine times in ten; by plant. */

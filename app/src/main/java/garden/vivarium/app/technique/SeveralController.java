@@ -29,11 +29,14 @@ class SeveralController {
     private final Measured measured;
     private final JudgedBatches judged;
     private final Differences differences;
+    private final Watched watched;
     private final Evidence evidence;
 
-    SeveralController(Measured measured, JudgedBatches judged, Differences differences, Evidence evidence) {
+    SeveralController(
+            Measured measured, JudgedBatches judged, Differences differences, Watched watched, Evidence evidence) {
         this.measured = measured;
         this.judged = judged;
+        this.watched = watched;
         this.differences = differences;
         this.evidence = evidence;
     }
@@ -51,7 +54,7 @@ class SeveralController {
         List<FinishedBatch> all = judged.all().stream()
                 .filter(b -> plant.isBlank() || b.plant().equals(plant))
                 .toList();
-        return Together.of(all, factors, rho());
+        return Together.of(watched.allowedFor(all), factors, rho());
     }
 
     private List<Factor> asked(List<Factor> factor) {
@@ -99,7 +102,7 @@ class SeveralController {
         return new Told(
                 measure,
                 step(measure),
-                DoseCurve.of(batches, measure, rho()),
+                DoseCurve.of(watched.allowedFor(batches), measure, rho()),
                 times ? Optional.of(Measured.clock(batches, measure)) : Optional.empty());
     }
 

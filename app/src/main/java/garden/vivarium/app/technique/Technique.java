@@ -24,6 +24,7 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.TraySpace;
 import garden.vivarium.core.timing.SeasonFactors;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,20 +67,82 @@ class Technique {
 
     /** Ways with data: plants in order of name, and of each the way with the most pieces first. */
     List<WayLine> ways(NurseryRecord record, WaySort sort) {
+        Lines known = lines(record);
+        return known.ways().keySet().stream()
+                .map(w -> line(known, w))
+                .sorted(sort.order())
+                .toList();
+    }
+
+    /** How many ways have data. */
+    int count(NurseryRecord record) {
+        return lines(record).ways().size();
+    }
+
+    /** The first so many of {@link #ways}; where their order is known without what each gives, the others are not reckoned. */
+    List<WayLine> first(NurseryRecord record, WaySort sort, int howMany) {
+        if (sort != WaySort.BY_PLANT) {
+            return ways(record, sort).stream().limit(howMany).toList();
+        }
+        Lines known = lines(record);
+        return known.ways().entrySet().stream()
+                .sorted(Comparator.comparing(
+                                (Map.Entry<Way, WayLine.Done> e) -> e.getKey().plant())
+                        .thenComparing(e -> -e.getValue().pieces())
+                        .thenComparing(e -> e.getKey().words()))
+                .limit(howMany)
+                .map(e -> line(known, e.getKey()))
+                .toList();
+    }
+
+    /** The way of that key, if it has data. */
+    Optional<WayLine> find(NurseryRecord record, String key) {
+        Lines known = lines(record);
+        return known.ways().keySet().stream()
+                .filter(w -> WayKey.of(w).text().equals(key))
+                .findFirst()
+                .map(w -> line(known, w));
+    }
+
+    /** The way with the most batches. */
+    Optional<WayLine> most(NurseryRecord record) {
+        Lines known = lines(record);
+        return known.ways().entrySet().stream()
+                .max(Comparator.comparingInt(e -> e.getValue().batches()))
+                .map(e -> line(known, e.getKey()));
+    }
+
+    private Lines lines(NurseryRecord record) {
         UUID of = nursery.required();
         Lines known = lines.get(of);
         if (known == null || known.record() != record) {
-            Map<Way, WayLine> before = known == null ? Map.of() : known.lines();
-            Map<Way, WayLine> now = new LinkedHashMap<>();
-            record.ways().forEach((way, batches) -> now.put(way, line(record, way, batches, before.get(way))));
-            known = new Lines(record, now);
+            Map<Way, WayLine.Done> ways = new LinkedHashMap<>();
+            record.ways().forEach((way, batches) -> ways.put(way, done(batches)));
+            known = new Lines(
+                    record, ways, new ConcurrentHashMap<>(), known == null ? Map.of() : Map.copyOf(known.lines()));
             lines.put(of, known);
         }
-        return known.lines().values().stream().sorted(sort.order()).toList();
+        return known;
     }
 
-    /** Lines of a record; of the next only those change whose evidence does. */
-    private record Lines(NurseryRecord record, Map<Way, WayLine> lines) {}
+    /** Lines of a record, as far as they were asked for; of the next only those change whose evidence does. */
+    private record Lines(
+            NurseryRecord record, Map<Way, WayLine.Done> ways, Map<Way, WayLine> lines, Map<Way, WayLine> before) {}
+
+    private WayLine line(Lines of, Way way) {
+        return of.lines()
+                .computeIfAbsent(
+                        way,
+                        w -> line(of.record(), w, of.ways().get(w), of.before().get(w)));
+    }
+
+    private static WayLine.Done done(List<WayBatch> batches) {
+        return new WayLine.Done(
+                batches.size(),
+                batches.stream().mapToLong(WayBatch::stuck).sum(),
+                batches.stream().mapToLong(WayBatch::kept).sum(),
+                batches.stream().mapToLong(WayBatch::running).sum());
+    }
 
     /** The curve of a way, from all its batches that have been looked at; drawn once while they stand as they are. */
     Optional<CurveDrawing> curve(NurseryRecord record, Way way) {
@@ -129,21 +192,17 @@ class Technique {
                         (one, other) -> one + " " + other));
     }
 
-    private WayLine line(NurseryRecord record, Way way, List<WayBatch> batches, WayLine before) {
+    private WayLine line(NurseryRecord record, Way way, WayLine.Done done, WayLine before) {
         StrikeRate strike = record.strike(way);
         return new WayLine(
                 WayKey.of(way).text(),
                 guide.method(way.method()).map(Method::doing).orElse("strike"),
                 way,
-                new WayLine.Done(
-                        batches.size(),
-                        batches.stream().mapToLong(WayBatch::stuck).sum(),
-                        batches.stream().mapToLong(WayBatch::kept).sum(),
-                        batches.stream().mapToLong(WayBatch::running).sum()),
+                done,
                 strike,
                 record.ready(way),
                 record.firstSign(way, SeasonFactors.IN_SEASON),
-                gives(record, way, batches),
+                gives(record, way, record.of(way)),
                 new WayLine.ByGuide(strike.guideRate(), record.guide(way).ready()),
                 before != null && before.strike().equals(strike) ? before.doubt() : WayLine.Doubt.of(strike));
     }
@@ -172,11 +231,6 @@ class Technique {
                 TraySpace.PIECES_TO_A_TRAY
                         * perPiece
                         / Math.max(1, record.ready(way).day(0.5) / 7));
-    }
-
-    /** The lines by their keys. */
-    static Optional<WayLine> find(List<WayLine> lines, String key) {
-        return lines.stream().filter(l -> l.key().equals(key)).findFirst();
     }
 
     /** What differs between two ways, in words. */

@@ -11,7 +11,6 @@ import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.WhatToDo;
 import garden.vivarium.core.evidence.NurseryRecord;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -38,7 +37,7 @@ class TechniqueController {
     private static final int MOST_CURVES = 4;
 
     /** Ways that are listed at once; the others come when asked for. */
-    private static final int SHOWN = 60;
+    private static final int SHOWN = 30;
 
     private final Technique technique;
     private final Advising advising;
@@ -62,13 +61,13 @@ class TechniqueController {
             @RequestParam(defaultValue = "false") boolean all,
             Model model) {
         NurseryRecord record = technique.record();
-        List<WayLine> lines = technique.ways(record, by);
-        List<WayLine> chosen = chosen(lines, way);
+        int count = technique.count(record);
+        List<WayLine> chosen = chosen(record, way);
         List<CurveDrawing> curves = chosen.stream()
                 .flatMap(l -> technique.curve(record, l.way()).stream())
                 .toList();
-        model.addAttribute("lines", all || lines.size() <= SHOWN ? lines : lines.subList(0, SHOWN));
-        model.addAttribute("more", all ? 0 : Math.max(0, lines.size() - SHOWN));
+        model.addAttribute("lines", all ? technique.ways(record, by) : technique.first(record, by, SHOWN));
+        model.addAttribute("more", all ? 0 : Math.max(0, count - SHOWN));
         model.addAttribute("by", by);
         model.addAttribute("sorts", WaySort.values());
         model.addAttribute("young", record.isYoung());
@@ -91,16 +90,16 @@ class TechniqueController {
         return "technique/technique";
     }
 
-    private static List<WayLine> chosen(List<WayLine> lines, List<String> keys) {
+    private List<WayLine> chosen(NurseryRecord record, List<String> keys) {
         List<WayLine> chosen = keys == null
                 ? new ArrayList<>()
                 : new ArrayList<>(keys.stream()
-                        .flatMap(k -> Technique.find(lines, k).stream())
+                        .flatMap(k -> technique.find(record, k).stream())
                         .distinct()
                         .limit(MOST_CURVES)
                         .toList());
         if (chosen.isEmpty()) {
-            lines.stream().max(Comparator.comparingInt(l -> l.done().batches())).ifPresent(chosen::add);
+            technique.most(record).ifPresent(chosen::add);
         }
         return chosen;
     }
@@ -204,7 +203,7 @@ class TechniqueController {
     ResponseEntity<String> curves(@RequestParam(required = false) List<String> way) {
         NurseryRecord record = technique.record();
         List<List<Object>> rows = new ArrayList<>();
-        for (WayLine l : chosen(technique.ways(record, WaySort.BY_PLANT), way)) {
+        for (WayLine l : chosen(record, way)) {
             Optional<CurveDrawing> curve = technique.curve(record, l.way());
             curve.ifPresent(c -> {
                 c.reached().forEach(m -> rows.add(List.of(c.name(), "ready", m[0], m[1], m[2])));

@@ -139,6 +139,12 @@ class Watched {
         return onceOf("shared", of, () -> Shared.of(of, rho()));
     }
 
+    /** Batches, each counting as the share of itself that it has beside others with which it shares luck. */
+    @Transactional(readOnly = true)
+    List<FinishedBatch> allowedFor(List<FinishedBatch> batches) {
+        return Sharing.of(shared()).allowedFor(batches);
+    }
+
     /** What to try next. */
     @Transactional(readOnly = true)
     List<TryNext> next() {

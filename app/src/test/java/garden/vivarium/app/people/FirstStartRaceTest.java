@@ -7,6 +7,7 @@ import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import garden.vivarium.app.platform.Brake;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.core.timing.Hemisphere;
@@ -31,7 +32,7 @@ class FirstStartRaceTest {
     private static final String CODE = "K7QF-M2XP";
 
     @Autowired
-    private SignInAttempts attempts;
+    private Brake brake;
 
     @Autowired
     private JdbcClient database;
@@ -48,8 +49,7 @@ class FirstStartRaceTest {
         ExecutorService hands = Executors.newFixedThreadPool(8);
         try {
             List<Callable<Boolean>> all = IntStream.range(0, 8)
-                    .<Callable<Boolean>>mapToObj(
-                            i -> () -> transaction.execute(t -> start.open(form(CODE), "192.0.2." + i)))
+                    .<Callable<Boolean>>mapToObj(i -> () -> start.open(form(CODE), "192.0.2." + i))
                     .toList();
             List<Boolean> first = new ArrayList<>();
             for (Future<Boolean> done : hands.invokeAll(all)) {
@@ -87,7 +87,7 @@ class FirstStartRaceTest {
                 })
                 .when(people)
                 .open(any());
-        return new FirstStart(people, new FirstCode(people, CODE), attempts, database);
+        return new FirstStart(people, new FirstCode(people, CODE), brake, database, transaction);
     }
 
     private static FirstStartForm form(String code) {

@@ -17,7 +17,11 @@ import org.springframework.test.context.ContextConfiguration;
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.printer=target/printed"})
+        properties = {
+            "vivarium.today=" + OnDatabase.TODAY,
+            "vivarium.printer=target/printed",
+            "vivarium.scheduled=false"
+        })
 // What a page was made of is not printed: for a large page that takes longer than the page.
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @ContextConfiguration(initializers = OnDatabase.Initializer.class)

@@ -106,7 +106,7 @@ public record DoseCurve(Verdict verdict, int batches, int values, List<Point> po
         double[] weights = new double[sorts.size()];
         for (FinishedBatch b : batches) {
             int sort = sorts.indexOf(sort(b));
-            double of = b.count().effectivePieces(rho);
+            double of = b.effectivePieces(rho);
             weights[sort] += of;
             rows.add(new LogisticFit.Row(
                     scale.row(b.measures().get(measure), sort, p),

@@ -61,11 +61,10 @@ public record OverTime(List<Quarter> quarters, Optional<Slope> slope) {
                         b -> List.of(b.plant(), b.method(), b.is(Factor.MEDIUM).orElse(""))));
         List<Point> points = new ArrayList<>();
         for (List<FinishedBatch> way : ways.values()) {
-            double pieces = way.stream()
-                    .mapToDouble(b -> b.count().effectivePieces(rho))
-                    .sum();
+            double pieces =
+                    way.stream().mapToDouble(b -> b.effectivePieces(rho)).sum();
             double mean = way.stream()
-                            .mapToDouble(b -> b.count().effectivePieces(rho)
+                            .mapToDouble(b -> b.effectivePieces(rho)
                                     * b.count().kept()
                                     / b.count().of())
                             .sum()
@@ -75,7 +74,7 @@ public record OverTime(List<Quarter> quarters, Optional<Slope> slope) {
                         b,
                         b.stuckOn().toEpochDay() / (double) DAYS,
                         b.count().kept() / b.count().of() - mean,
-                        b.count().effectivePieces(rho))));
+                        b.effectivePieces(rho))));
             }
         }
         return new OverTime(quarters(points), slope(points, (int)
@@ -102,7 +101,8 @@ public record OverTime(List<Quarter> quarters, Optional<Slope> slope) {
 
     /** Years, too, are taken beside the mean of their way: a way that was only tried late says nothing of a trend. */
     private static Optional<Slope> slope(List<Point> points, int ways) {
-        int df = points.size() - ways - 1;
+        // Batches that share luck count as less than themselves here too.
+        double df = points.stream().mapToDouble(p -> p.batch().counts()).sum() - ways - 1;
         double span = points.stream().mapToDouble(Point::years).max().orElse(0)
                 - points.stream().mapToDouble(Point::years).min().orElse(0);
         if (points.size() < ENOUGH || df < 4 || span < 1) {

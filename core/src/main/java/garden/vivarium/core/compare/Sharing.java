@@ -1,6 +1,7 @@
 package garden.vivarium.core.compare;
 
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -25,6 +26,23 @@ public record Sharing(Map<Shared.By, Double> likeness) {
         return new Sharing(found.stream()
                 .filter(s -> s.isEnough() && s.isTold() && s.likeness() > 0)
                 .collect(Collectors.toMap(Shared::by, s -> Math.min(1, s.likeness()))));
+    }
+
+    /** Batches, each counting as the share of itself that it has beside others of its plant, method and medium. */
+    public List<FinishedBatch> allowedFor(List<FinishedBatch> all) {
+        if (likeness.isEmpty()) {
+            return all;
+        }
+        IdentityHashMap<FinishedBatch, Double> counts = new IdentityHashMap<>();
+        all.stream()
+                .collect(Collectors.groupingBy(
+                        b -> List.of(b.plant(), b.method(), b.is(Factor.MEDIUM).orElse(""))))
+                .values()
+                .forEach(way -> {
+                    Map<String, Double> shares = shares(way, Factor.MEDIUM);
+                    way.forEach(b -> counts.put(b, shares.get(b.code())));
+                });
+        return all.stream().map(b -> b.counting(counts.get(b))).toList();
     }
 
     /**

@@ -165,7 +165,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
         precision[0] = FLAT;
         List<LogisticFit.Row> rows = batches.stream()
                 .map(b -> {
-                    double of = b.count().effectivePieces(rho);
+                    double of = b.effectivePieces(rho);
                     return new LogisticFit.Row(
                             row(b, columns), of * b.count().kept() / b.count().of(), of);
                 })
@@ -278,7 +278,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
         double[][] both = new double[p][p];
         double weights = 0;
         for (FinishedBatch b : batches) {
-            double w = b.count().effectivePieces(rho);
+            double w = b.effectivePieces(rho);
             double[] row = row(b, all);
             weights += w;
             for (int i = 0; i < p; i++) {
@@ -330,14 +330,10 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
                     Refusal.TOO_FEW, "batches", batches.size(), "effects", effects.size(), "needed", needed));
         }
         double kept = batches.stream()
-                .mapToDouble(b -> b.count().effectivePieces(rho)
-                        * b.count().kept()
-                        / b.count().of())
+                .mapToDouble(b ->
+                        b.effectivePieces(rho) * b.count().kept() / b.count().of())
                 .sum();
-        double lost = batches.stream()
-                        .mapToDouble(b -> b.count().effectivePieces(rho))
-                        .sum()
-                - kept;
+        double lost = batches.stream().mapToDouble(b -> b.effectivePieces(rho)).sum() - kept;
         return Math.min(kept, lost) < EVENTS * effects.size()
                 ? Optional.of(Statement.of(
                         Refusal.TOO_EVEN,

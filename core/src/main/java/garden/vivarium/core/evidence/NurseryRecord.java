@@ -10,9 +10,11 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -28,7 +30,7 @@ import java.util.stream.Collectors;
  */
 public final class NurseryRecord {
 
-    private final List<WayBatch> batches;
+    private final Map<WayInSeason, WayGroup> groups;
     private final Map<String, List<WayGroup>> byMethod;
     private final Function<Way, GuideFigures> asked;
     private final Function<Way, GuideFigures> guide;
@@ -43,42 +45,38 @@ public final class NurseryRecord {
     private final Map<WayInSeason, Optional<RootingTime>> firstSign = new ConcurrentHashMap<>();
 
     private NurseryRecord(
-            List<WayBatch> batches,
+            Map<WayInSeason, WayGroup> groups,
             Function<Way, GuideFigures> asked,
             Function<Way, GuideFigures> guide,
             List<CountedWay> finished,
             Overdispersion spread,
+            Finished past,
             NurseryRecord before) {
-        this.batches = batches;
-        this.byMethod = batches.stream()
-                .collect(Collectors.groupingBy(WayInSeason::of, LinkedHashMap::new, Collectors.toList()))
-                .entrySet()
-                .stream()
-                .map(e -> new WayGroup(e.getKey(), e.getValue()))
+        this.groups = groups;
+        this.byMethod = groups.values().stream()
                 .collect(Collectors.groupingBy(g -> g.of().way().method()));
         this.asked = asked;
         this.guide = guide;
         this.finished = finished;
         this.spread = spread;
-        List<WayBatch> told = batches.stream().filter(WayBatch::isFinished).toList();
-        // Two batches may be alike to the last count; each of them counts.
-        Map<WayBatch, Long> over =
-                told.stream().collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
-        boolean grown = told.size() >= Overdispersion.ENOUGH_BATCHES;
-        boolean same = grown && before != null && before.past.batches().equals(over);
-        this.past = same ? before.past : new Finished(over);
-        this.readyTimes = ready(batches, before == null ? null : before.readyTimes);
-        this.firstSignTimes = firstSign(batches, before == null ? null : before.firstSignTimes);
-        if (!grown) {
+        this.past = past;
+        if (past.readyTimes == null) {
             // How far batches spread in time is learned from running ones too, while there are few.
-            past.readyTimes = readyTimes;
-            past.firstSignTimes = firstSignTimes;
-        } else if (!same) {
-            past.readyTimes =
-                    before == null ? readyTimes.of(told) : readyTimes.of(told).after(before.past.readyTimes);
-            past.firstSignTimes = before == null
-                    ? firstSignTimes.of(told)
-                    : firstSignTimes.of(told).after(before.past.firstSignTimes);
+            List<WayBatch> told = groups.values().stream()
+                    .flatMap(g -> (past.isGrown() ? g.finished() : g.all()).stream())
+                    .toList();
+            past.readyTimes = ready(told, before == null ? null : before.past.readyTimes);
+            past.firstSignTimes = firstSign(told, before == null ? null : before.past.firstSignTimes);
+        }
+        if (past.isGrown()) {
+            List<WayBatch> running =
+                    groups.values().stream().flatMap(g -> g.running().stream()).toList();
+            this.readyTimes = past.readyTimes.withRunning(running, before == null ? null : before.readyTimes);
+            this.firstSignTimes =
+                    past.firstSignTimes.withRunning(running, before == null ? null : before.firstSignTimes);
+        } else {
+            this.readyTimes = past.readyTimes;
+            this.firstSignTimes = past.firstSignTimes;
         }
     }
 
@@ -107,6 +105,7 @@ public final class NurseryRecord {
     private static final class Finished {
 
         private final Map<WayBatch, Long> batches;
+        private final boolean grown;
         private final Map<Way, Past> pasts = new ConcurrentHashMap<>();
         private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
         private final Map<WayInSeason, StrikeRate> firstSigns = new ConcurrentHashMap<>();
@@ -116,12 +115,24 @@ public final class NurseryRecord {
         private TimeEvidence readyTimes;
         private TimeEvidence firstSignTimes;
 
-        private Finished(Map<WayBatch, Long> batches) {
+        private Finished(Map<WayBatch, Long> batches, boolean grown) {
             this.batches = batches;
+            this.grown = grown;
         }
 
-        Map<WayBatch, Long> batches() {
-            return batches;
+        /** Of these batches, each with how many are alike to the last count; each of them counts. */
+        private static Finished of(List<WayBatch> told, NurseryRecord before) {
+            Map<WayBatch, Long> over =
+                    told.stream().collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+            boolean grown = told.size() >= Overdispersion.ENOUGH_BATCHES;
+            return grown && before != null && before.past.isGrown() && before.past.batches.equals(over)
+                    ? before.past
+                    : new Finished(over, grown);
+        }
+
+        /** Whether enough batches are finished that running ones are not asked how far batches spread. */
+        boolean isGrown() {
+            return grown;
         }
     }
 
@@ -154,6 +165,42 @@ public final class NurseryRecord {
         return make(now, asked, this);
     }
 
+    /**
+     * The same where it is known what changed: where that are running batches alone, nothing else is looked at again.
+     *
+     * @param gone batches as they were told before and are told no more
+     * @param come as they are told now
+     * @param all all of them as they are told now, asked for where it is needed
+     */
+    public NurseryRecord updated(
+            Collection<WayBatch> gone, Collection<WayBatch> come, Supplier<Collection<WayBatch>> all) {
+        if (!past.isGrown()
+                || gone.stream().anyMatch(WayBatch::isFinished)
+                || come.stream().anyMatch(WayBatch::isFinished)) {
+            return make(all.get(), asked, this);
+        }
+        Map<WayInSeason, List<WayBatch>> changed = new LinkedHashMap<>();
+        gone.forEach(
+                b -> changed.computeIfAbsent(WayInSeason.of(b), this::batchesOf).remove(b));
+        come.forEach(b -> {
+            Objects.requireNonNull(guide.apply(b.way()), "the guide says something of every way");
+            changed.computeIfAbsent(WayInSeason.of(b), this::batchesOf).add(b);
+        });
+        Map<WayInSeason, WayGroup> now = new LinkedHashMap<>(groups);
+        changed.forEach((of, batches) -> {
+            if (batches.isEmpty()) {
+                now.remove(of);
+            } else {
+                now.put(of, new WayGroup(of, batches));
+            }
+        });
+        return new NurseryRecord(now, asked, guide, finished, spread, past, this);
+    }
+
+    private List<WayBatch> batchesOf(WayInSeason of) {
+        return groups.containsKey(of) ? new ArrayList<>(groups.get(of).all()) : new ArrayList<>();
+    }
+
     private static NurseryRecord make(
             Collection<WayBatch> batches, Function<Way, GuideFigures> guide, NurseryRecord before) {
         List<WayBatch> all = List.copyOf(batches);
@@ -181,7 +228,12 @@ public final class NurseryRecord {
                                         .map(k -> new int[] {k.get(0), k.get(1)})
                                         .toList()))
                         .toList());
-        return new NurseryRecord(all, guide, known, finished, spread, before);
+        Map<WayInSeason, WayGroup> groups = new LinkedHashMap<>();
+        all.stream()
+                .collect(Collectors.groupingBy(WayInSeason::of, LinkedHashMap::new, Collectors.toList()))
+                .forEach((of, done) -> groups.put(of, new WayGroup(of, done)));
+        Finished past = Finished.of(all.stream().filter(WayBatch::isFinished).toList(), before);
+        return new NurseryRecord(groups, guide, known, finished, spread, past, before);
     }
 
     /** The spread between batches beyond chance. */
@@ -202,14 +254,17 @@ public final class NurseryRecord {
     /** All ways that have batches, each with its batches. */
     public Map<Way, List<WayBatch>> ways() {
         Map<Way, List<WayBatch>> ways = new LinkedHashMap<>();
-        batches.forEach(
-                b -> ways.computeIfAbsent(b.way(), w -> new ArrayList<>()).add(b));
+        groups.forEach((of, group) ->
+                ways.computeIfAbsent(of.way(), w -> new ArrayList<>()).addAll(group.all()));
         return ways;
     }
 
     /** The batches done in just this way. */
     public List<WayBatch> of(Way way) {
-        return batches.stream().filter(b -> b.way().equals(way)).toList();
+        return byMethod.getOrDefault(way.method(), List.of()).stream()
+                .filter(g -> g.of().way().equals(way))
+                .flatMap(g -> g.all().stream())
+                .toList();
     }
 
     /**
@@ -370,11 +425,12 @@ public final class NurseryRecord {
         StrikeRate.Sum finished = kept(
                 past.sums,
                 new SumOf(group.of(), poorer, sign),
-                k -> StrikeRate.Sum.of(
-                        group.finished().stream()
-                                .map(b -> (sign ? firstSignCount(b) : finishedCount(b)).inSeason(poorer))
-                                .toList(),
-                        spread.rho()));
+                k -> group.finished().stream()
+                        .map(b -> StrikeRate.Sum.of(
+                                (sign ? firstSignCount(b) : finishedCount(b)).inSeason(poorer),
+                                b.counts(),
+                                spread.rho()))
+                        .reduce(StrikeRate.Sum.NONE, StrikeRate.Sum::and));
         return counted != Counted.ALL || group.running().isEmpty()
                 ? finished
                 : finished.and(kept(

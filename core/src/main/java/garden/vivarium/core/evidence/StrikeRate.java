@@ -80,14 +80,13 @@ public record StrikeRate(
         static final Sum NONE = new Sum(0, 0, 0);
 
         static Sum of(List<BatchCount> counts, double rho) {
-            double pieces = 0;
-            double kept = 0;
-            for (BatchCount batch : counts) {
-                double effective = batch.effectivePieces(rho);
-                pieces += effective;
-                kept += batch.kept() * effective / batch.of();
-            }
-            return new Sum(counts.size(), pieces, kept);
+            return counts.stream().map(c -> of(c, 1, rho)).reduce(NONE, Sum::and);
+        }
+
+        /** Of one batch that counts as a share of itself. */
+        static Sum of(BatchCount batch, double share, double rho) {
+            double effective = share * batch.effectivePieces(rho);
+            return new Sum(1, effective, batch.kept() * effective / batch.of());
         }
 
         Sum and(Sum other) {

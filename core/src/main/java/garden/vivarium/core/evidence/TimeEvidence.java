@@ -30,6 +30,9 @@ final class TimeEvidence {
     private final Map<Kind, Double> factors = new ConcurrentHashMap<>();
     private final Map<WayBatch, SpeedMessage> messages = new ConcurrentHashMap<>();
     private final Map<PoolOf, Pooled> pools = new ConcurrentHashMap<>();
+    /** Evidence from which it is known how far times spread, and what its batches say; null where that is this one. */
+    private final TimeEvidence settled;
+
     private SpeedSpread speed;
 
     /** Within which the spread of times is common: a method in a group of plants. */
@@ -71,52 +74,53 @@ final class TimeEvidence {
         this.rate = rate;
         this.heard = new ConcurrentHashMap<>();
         this.told = new ConcurrentHashMap<>();
+        this.settled = null;
         this.kinds = kinds(batches);
         if (before != null) {
-            kinds.values().stream().flatMap(List::stream).forEach(b -> {
-                Heard then = before.heard.get(b);
-                Told said = before.told.get(b);
-                if (then != null) {
-                    heard.put(b, then);
-                }
-                if (said != null) {
-                    told.put(b, said);
-                }
-            });
+            kinds.values().forEach(of -> takesOver(of, before));
         }
     }
 
     /**
-     * The same evidence of some of the batches alone: what is heard of a batch is heard once for both.
+     * This with batches that still run. How far times spread stands as it is, and so does what the batches here say; only of the
+     * running ones is anything heard anew.
      *
-     * @param batches some of them
+     * @param running those that still run
+     * @param before the same of an earlier record, of which what still stands is kept; null for none
      */
-    TimeEvidence of(List<WayBatch> batches) {
-        return new TimeEvidence(this, batches);
+    TimeEvidence withRunning(List<WayBatch> running, TimeEvidence before) {
+        TimeEvidence with = new TimeEvidence(this);
+        if (before != null) {
+            with.takesOver(running, before);
+        }
+        return with;
     }
 
-    private TimeEvidence(TimeEvidence all, List<WayBatch> batches) {
-        this.milestone = all.milestone;
-        this.guide = all.guide;
-        this.rate = all.rate;
-        this.heard = all.heard;
+    private TimeEvidence(TimeEvidence settled) {
+        this.milestone = settled.milestone;
+        this.guide = settled.guide;
+        this.rate = settled.rate;
+        this.heard = new ConcurrentHashMap<>();
         this.told = new ConcurrentHashMap<>();
-        this.kinds = kinds(batches);
+        this.kinds = Map.of();
+        this.settled = settled;
+    }
+
+    private void takesOver(List<WayBatch> batches, TimeEvidence before) {
+        for (WayBatch b : batches) {
+            Heard then = before.heard.get(b);
+            Told said = before.told.get(b);
+            if (then != null) {
+                heard.put(b, then);
+            }
+            if (said != null) {
+                told.put(b, said);
+            }
+        }
     }
 
     private Map<Kind, List<WayBatch>> kinds(List<WayBatch> batches) {
         return batches.stream().filter(this::isTold).collect(Collectors.groupingBy(b -> Kind.of(b.way())));
-    }
-
-    /** With the messages of an earlier record, where they still stand. */
-    TimeEvidence after(TimeEvidence before) {
-        kinds.values().stream().flatMap(List::stream).forEach(b -> {
-            Told said = before.told.get(b);
-            if (said != null) {
-                told.put(b, said);
-            }
-        });
-        return this;
     }
 
     /**
@@ -126,7 +130,12 @@ final class TimeEvidence {
      * @param precision q ÷ (1 + qτ²), summed
      * @param weighted r ÷ (1 + qτ²), summed
      */
-    private record Pooled(int batches, double precision, double weighted) {}
+    private record Pooled(int batches, double precision, double weighted) {
+
+        Pooled and(Pooled other) {
+            return new Pooled(batches + other.batches, precision + other.precision, weighted + other.weighted);
+        }
+    }
 
     /** Of which batches: the same of one evidence always, whichever record asks. */
     private record PoolOf(WayInSeason way, boolean finishedOnly) {}
@@ -160,12 +169,7 @@ final class TimeEvidence {
             for (int i = 0; i < levels.size(); i++) {
                 int told = 0;
                 for (WayGroup group : levels.get(i)) {
-                    PoolOf of = new PoolOf(group.of(), finishedOnly);
-                    Pooled known = pools.get(of);
-                    if (known == null) {
-                        known = pool(finishedOnly ? group.finished() : group.all(), tau);
-                        pools.put(of, known);
-                    }
+                    Pooled known = pooled(group, finishedOnly, tau);
                     told += known.batches();
                     precision += known.precision();
                     weighted += known.weighted();
@@ -190,8 +194,30 @@ final class TimeEvidence {
         });
     }
 
+    private Pooled pooled(WayGroup group, boolean finishedOnly, double tau) {
+        if (settled != null) {
+            Pooled finished = settled.pooled(group, true, tau);
+            return finishedOnly || group.running().isEmpty()
+                    ? finished
+                    : finished.and(kept(new PoolOf(group.of(), false), group.running(), tau));
+        }
+        return kept(new PoolOf(group.of(), finishedOnly), finishedOnly ? group.finished() : group.all(), tau);
+    }
+
+    private Pooled kept(PoolOf of, List<WayBatch> batches, double tau) {
+        Pooled known = pools.get(of);
+        if (known == null) {
+            known = pool(batches, tau);
+            pools.put(of, known);
+        }
+        return known;
+    }
+
     /** How much batches differ in speed: one for the nursery. */
     synchronized SpeedSpread speed() {
+        if (settled != null) {
+            return settled.speed();
+        }
         if (speed == null) {
             List<WayBatch> all = kinds.values().stream().flatMap(List::stream).toList();
             all.parallelStream().forEach(this::message);
@@ -212,6 +238,9 @@ final class TimeEvidence {
     }
 
     private double factor(Kind kind) {
+        if (settled != null) {
+            return settled.factor(kind);
+        }
         Double known = factors.get(kind);
         if (known == null) {
             // Not within computeIfAbsent: what is reckoned there may take long, and asks of other kinds.

@@ -14,9 +14,24 @@ import garden.vivarium.core.timing.SeasonFactors;
  * @param moved what became of its young plants
  * @param firstSign tallies of first sign
  * @param ready tallies of ready
+ * @param counts as what share of itself it counts beside others that it shares a week, a place, a stock plant or a person with,
+ *     above 0 to 1
  */
 public record WayBatch(
-        Way way, SeasonFactors season, int taken, int stuck, Moved moved, Tallies firstSign, Tallies ready) {
+        Way way,
+        SeasonFactors season,
+        int taken,
+        int stuck,
+        Moved moved,
+        Tallies firstSign,
+        Tallies ready,
+        double counts) {
+
+    /** A batch that shares nothing with others. */
+    public WayBatch(
+            Way way, SeasonFactors season, int taken, int stuck, Moved moved, Tallies firstSign, Tallies ready) {
+        this(way, season, taken, stuck, moved, firstSign, ready, 1);
+    }
 
     /**
      * Young plants of which it was asked whether they settled.
@@ -37,7 +52,12 @@ public record WayBatch(
 
     /** The same batch in another season. */
     public WayBatch in(SeasonFactors other) {
-        return new WayBatch(way, other, taken, stuck, moved, firstSign, ready);
+        return new WayBatch(way, other, taken, stuck, moved, firstSign, ready, counts);
+    }
+
+    /** The same, counting as a share of itself. */
+    public WayBatch counting(double share) {
+        return new WayBatch(way, season, taken, stuck, moved, firstSign, ready, share);
     }
 
     /** Pieces that became ready. */

@@ -229,4 +229,49 @@ class WatchedTest {
         // Nothing of it was stuck in the year before: an answer is worth nothing.
         assertThat(TryNext.of(all, RHO, Sharing.NONE, LocalDate.of(2029, 9, 1))).isEmpty();
     }
+
+    @Test
+    void batchesOfOneWayThatShareAHouseCountAsLessThanThemselves() {
+        List<FinishedBatch> all = houses(3, 0.35);
+        Shared place = by(Shared.of(all, RHO), Shared.By.PLACE);
+        List<FinishedBatch> counted = Sharing.of(Shared.of(all, RHO)).allowedFor(all);
+        double told = 1 / (1 + 19 * Math.min(1, place.likeness()));
+        assertThat(counted).allSatisfy(b -> assertThat(b.counts()).isCloseTo(told, within(1e-12)));
+        assertThat(counted.get(0).effectivePieces(RHO))
+                .isCloseTo(told * all.get(0).count().effectivePieces(RHO), within(1e-12));
+        assertThat(Sharing.NONE.allowedFor(all)).isEqualTo(all);
+    }
+
+    /** Where houses bear on the rate and nothing is grown better with time, a trend is said in no more lives than chance allows. */
+    @Test
+    void aHouseThatIsUsedLaterIsNoTrendWhereItIsAllowedFor() {
+        int plain = 0;
+        int allowed = 0;
+        int lives = 60;
+        for (int life = 0; life < lives; life++) {
+            PlantedBatches made = new PlantedBatches(4000 + life, RHO);
+            Random random = new Random(life);
+            // Ten houses, one after the other, each with luck of its own.
+            for (int house = 0; house < 10; house++) {
+                double rate = 0.6 + 0.18 * random.nextGaussian();
+                made.add(
+                        8,
+                        "Fuchsia",
+                        Math.max(0.1, Math.min(0.95, rate)),
+                        40,
+                        Factor.PLACE,
+                        "house " + house,
+                        Factor.MEDIUM,
+                        "perlite");
+            }
+            List<FinishedBatch> all = made.all();
+            plain += isSaid(OverTime.of(all, RHO));
+            allowed += isSaid(OverTime.of(Sharing.of(Shared.of(all, RHO)).allowedFor(all), RHO));
+        }
+        assertThat(allowed).isLessThan(plain);
+    }
+
+    private static int isSaid(OverTime over) {
+        return over.slope().filter(s -> s.trend() != OverTime.Trend.SAME).isPresent() ? 1 : 0;
+    }
 }

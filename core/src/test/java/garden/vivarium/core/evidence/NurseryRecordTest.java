@@ -75,6 +75,22 @@ class NurseryRecordTest {
     }
 
     @Test
+    void batchesThatShareLuckTellLessOfTheNext() {
+        List<WayBatch> apart = IntStream.range(0, 8)
+                .mapToObj(i -> finished(WAY, 14 + i % 3, 20))
+                .toList();
+        List<WayBatch> together = apart.stream().map(b -> b.counting(0.25)).toList();
+        NurseryRecord one = NurseryRecord.of(apart, w -> GUIDE);
+        NurseryRecord other = NurseryRecord.of(together, w -> GUIDE);
+
+        assertThat(other.strike(WAY).shares().get(0).weight())
+                .isLessThan(one.strike(WAY).shares().get(0).weight());
+        assertThat(other.strike(WAY).nextBatch().variance())
+                .isGreaterThan(one.strike(WAY).nextBatch().variance());
+        assertThat(other.spread()).as("batches scatter as they did").isEqualTo(one.spread());
+    }
+
+    @Test
     void neighboursHandTheirMeanOnAndOwnBatchesWeighMore() {
         StrikeRate own =
                 NurseryRecord.of(List.of(finished(WAY, 20, 20)), w -> GUIDE).strike(WAY);

@@ -1,11 +1,11 @@
-package garden.vivarium.app.climate;
+package garden.vivarium.app.platform;
 
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
-/** Lets the stand-ins of the sample nursery read on. */
+/** Lets work be done by the clock. Tests leave it off and ask for what is due themselves. */
 @Configuration
 @EnableScheduling
-@ConditionalOnProperty("vivarium.demo")
-class SimulatedTime {}
+@ConditionalOnProperty(name = "vivarium.scheduled", matchIfMissing = true)
+class Schedules {}

@@ -1,5 +1,6 @@
-package garden.vivarium.app.people;
+package garden.vivarium.app.door;
 
+import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.SignedIn;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -29,7 +30,7 @@ class SignInController {
     @GetMapping("/sign-in")
     String signIn(Model model) {
         model.addAttribute("sample", sample);
-        return people.isNobodyHere() ? "redirect:/first" : "people/sign-in";
+        return people.isNobodyHere() ? "redirect:/first" : "door/sign-in";
     }
 
     /** A fresh token for pages that were open while a session ended; bench mode asks for it before sending again. */

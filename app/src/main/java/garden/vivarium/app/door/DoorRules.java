@@ -1,0 +1,16 @@
+package garden.vivarium.app.door;
+
+import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.authentication.AuthenticationDetailsSource;
+
+/** What is known of where somebody signs in from. */
+@Configuration
+class DoorRules {
+
+    @Bean
+    AuthenticationDetailsSource<HttpServletRequest, AtTheDoor> whereFrom() {
+        return AtTheDoor::new;
+    }
+}

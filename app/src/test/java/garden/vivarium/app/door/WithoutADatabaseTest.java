@@ -1,0 +1,144 @@
+package garden.vivarium.app.door;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.PrivateDatabase;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+
+/** An application whose database goes and comes back; and one that nobody has signed in to. */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.scheduled=false"})
+class WithoutADatabaseTest {
+
+    private static final CuttableDatabase WIRE = new CuttableDatabase(
+            URI.create(PrivateDatabase.one().url().substring("jdbc:".length())).getPort());
+
+    @DynamicPropertySource
+    static void byTheWire(DynamicPropertyRegistry properties) {
+        PrivateDatabase db = PrivateDatabase.one();
+        properties.add("spring.datasource.url", () -> db.url().replaceFirst(":\\d+/", ":" + WIRE.port() + "/"));
+        properties.add("spring.datasource.username", db::user);
+        properties.add("spring.datasource.password", db::password);
+    }
+
+    @LocalServerPort
+    private int port;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private JdbcClient database;
+
+    private boolean cut;
+
+    @AfterEach
+    void whole() throws InterruptedException {
+        if (cut) {
+            mend();
+        }
+    }
+
+    private void cut() {
+        WIRE.cut();
+        cut = true;
+    }
+
+    /** How long it took until a page came again. */
+    private Duration mend() throws InterruptedException {
+        WIRE.mend();
+        cut = false;
+        Instant mended = Instant.now();
+        Visitor anybody = new Visitor(port);
+        while (anybody.get("/health").statusCode() != 200) {
+            assertThat(Duration.between(mended, Instant.now())).isLessThan(Duration.ofSeconds(30));
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+        return Duration.between(mended, Instant.now());
+    }
+
+    @Test
+    void everyAddressSaysSoSoonAndAllIsWellAfterwards() throws InterruptedException {
+        Visitor grower = new Visitor(port);
+        grower.signIn(Nurseries.make(people).signIn(), Nurseries.PASSWORD);
+        assertThat(grower.get("/stock").statusCode()).isEqualTo(200);
+        assertThat(grower.get("/health").body()).contains("\"status\":\"up\"");
+
+        cut();
+        List<String> slow = new ArrayList<>();
+        for (String path : List.of("/stock", "/round", "/sign-in", "/technique", "/nothing/here", "/first", "/door")) {
+            Instant asked = Instant.now();
+            HttpResponse<String> answer = grower.get(path);
+            assertThat(answer.statusCode()).as(path).isEqualTo(503);
+            assertThat(answer.body())
+                    .as(path)
+                    .contains("The database does not answer")
+                    .contains("vivarium")
+                    .doesNotContain("Exception");
+            assertThat(answer.headers().firstValue("Retry-After")).contains("10");
+            if (Duration.between(asked, Instant.now()).compareTo(Duration.ofSeconds(3)) > 0) {
+                slow.add(path);
+            }
+        }
+        // Not of a stopwatch, but of what is awaited: a pool that waits half a minute shows as every page.
+        assertThat(slow).hasSizeLessThan(4);
+        assertThat(grower.post("/stock", "plant", "Fuchsia").statusCode()).isEqualTo(503);
+        assertThat(grower.send(HttpRequest.newBuilder(grower.at("/session/token"))
+                                .header("Accept", "application/json")
+                                .GET())
+                        .body())
+                .startsWith("{");
+        assertThat(grower.get("/health").statusCode()).isEqualTo(503);
+        assertThat(grower.get("/favicon.svg").statusCode()).isEqualTo(200);
+        assertThat(grower.get(styles(grower.get("/stock").body())).statusCode())
+                .as("what is the same for everybody needs no database")
+                .isEqualTo(200);
+
+        assertThat(mend()).isLessThan(Duration.ofSeconds(10));
+        assertThat(grower.get("/stock").statusCode()).as("and still signed in").isEqualTo(200);
+    }
+
+    private static String styles(String page) {
+        return page.replaceFirst("(?s).*<link rel=\"stylesheet\" href=\"([^\"]+)\".*", "$1");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"/sign-in", "/round", "/nothing", "/password/aaaaaaaaaaaaaaaaaaaaaaaa", "/sign-in/code", "/first"
+            })
+    void whoOnlyLooksAtTheDoorLeavesNoSessionBehind(String path) {
+        Nurseries.make(people);
+        int before = sessions();
+        Visitor stranger = new Visitor(port);
+        stranger.get(path);
+        assertThat(stranger.cookie("vivarium")).isEmpty();
+        assertThat(sessions()).isLessThanOrEqualTo(before);
+    }
+
+    private int sessions() {
+        return database.sql("select count(*) from SPRING_SESSION where PRINCIPAL_NAME is null")
+                .query(Integer.class)
+                .single();
+    }
+}
