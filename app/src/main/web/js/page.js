@@ -21,6 +21,7 @@ const starts = {
   "[data-divide], [data-divide-picture]": () => import("./divide/divide.js"),
   "[data-air]": () => import("./air.js"),
   "[data-trial-size]": () => import("./trial-size.js"),
+  "[data-copy]": () => import("./copies.js"),
   "[data-shows]": () => import("./shows.js"),
 };
 

@@ -158,10 +158,11 @@ class AirController {
             if (file == null || file.isEmpty()) {
                 throw new InvalidField("file", Messages.text("AirController.file"));
             }
+            readings.refuseUnknown(place);
             try (Reader in = new InputStreamReader(file.getInputStream(), StandardCharsets.UTF_8)) {
                 return Messages.text("AirController.kept", "kept", readings.keep(place, read(in)));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
+            } catch (IOException | UncheckedIOException e) {
+                throw new InvalidField("file", Messages.text("AirController.unreadable"));
             }
         });
     }
@@ -206,6 +207,7 @@ class AirController {
     @PostMapping("/{place}/logger")
     String logger(@PathVariable UUID place, @RequestParam(required = false) String name, RedirectAttributes next) {
         return FormActions.run(next, "/benches/air/" + place, () -> {
+            readings.refuseUnknown(place);
             next.addFlashAttribute("token", loggers.make(place, name));
             return Messages.text("AirController.logger");
         });

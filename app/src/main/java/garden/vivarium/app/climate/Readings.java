@@ -58,6 +58,22 @@ public class Readings {
     }
 
     /**
+     * A place that is another nursery's, or nobody's, has no readings and no logger here.
+     *
+     * @throws InvalidField if it is not this nursery's
+     */
+    void refuseUnknown(UUID place) {
+        Integer ours = database.queryForObject(
+                "select count(*) from place where id = ? and nursery_id = ?",
+                Integer.class,
+                place.toString(),
+                nursery.required().toString());
+        if (ours == null || ours == 0) {
+            throw new InvalidField("place", Messages.text("Readings.no.place"));
+        }
+    }
+
+    /**
      * Keeps readings of a place of this nursery.
      *
      * @return how many were new
@@ -69,14 +85,7 @@ public class Readings {
             throw new InvalidField("readings", Messages.text("Readings.many", "most", AT_ONCE_IN_FILES));
         }
         UUID of = nursery.required();
-        Integer ours = database.queryForObject(
-                "select count(*) from place where id = ? and nursery_id = ?",
-                Integer.class,
-                place.toString(),
-                of.toString());
-        if (ours == null || ours == 0) {
-            throw new InvalidField("place", Messages.text("Readings.no.place"));
-        }
+        refuseUnknown(place);
         Instant latest = today.now().plus(AHEAD);
         Instant earliest = today.now().minus(366L * YEARS, ChronoUnit.DAYS);
         readings.forEach(r -> {

@@ -7,6 +7,7 @@ import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -39,14 +40,17 @@ class DivideController {
     private final Stock stock;
     private final Guide guide;
     private final Today today;
+    private final Says says;
 
-    DivideController(Divisions divisions, Photos photos, BatchLabels labels, Stock stock, Guide guide, Today today) {
+    DivideController(
+            Divisions divisions, Photos photos, BatchLabels labels, Stock stock, Guide guide, Today today, Says says) {
         this.divisions = divisions;
         this.photos = photos;
         this.labels = labels;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
+        this.says = says;
     }
 
     @GetMapping
@@ -69,7 +73,7 @@ class DivideController {
         model.addAttribute("drawn", drawn == null ? "" : drawn);
         model.addAttribute("sure", sure == null ? SURE : sure);
         model.addAttribute("away", away == null ? 1 : away);
-        model.addAttribute("step", step == null ? of.step() : step);
+        model.addAttribute("step", step == null ? says.typed(of.step()) : step);
         model.addAttribute("places", stock.places());
         model.addAttribute("photos", photos.ofStock(id));
         model.addAttribute("done", divisions.done(id));

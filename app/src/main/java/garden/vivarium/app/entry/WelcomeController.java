@@ -86,7 +86,7 @@ class WelcomeController {
                 if (!place.isEmpty() && stock.places().stream().noneMatch(p -> stock.isSamePlant(p.name(), place))) {
                     stock.makePlace(
                             place.substring(0, Math.min(80, place.length())),
-                            climate.get(i),
+                            i < climate.size() ? climate.get(i) : Climate.values()[0],
                             room(i < trays.size() ? trays.get(i) : ""),
                             null);
                     made++;

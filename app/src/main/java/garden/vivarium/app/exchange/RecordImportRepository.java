@@ -14,6 +14,10 @@ interface RecordImportRepository extends JpaRepository<RecordImport, UUID> {
     @Query("update RecordImport i set i.percent = :percent, i.changedAt = :now where i.id = :id")
     void progress(UUID id, int percent, Instant now);
 
+    /** Those that wait for an answer or were left lying, the latest first. */
+    @Query("select i.id from RecordImport i where i.state in (ASKING, REFUSED) order by i.madeAt desc")
+    List<UUID> waiting();
+
     /** Files without their lines, the last first. */
     @Query("select i.id as id, i.name as name, i.kind as kind, i.state as state, i.kept as kept, i.madeAt as madeAt,"
             + " i.personName as personName from RecordImport i order by i.madeAt desc limit :most")

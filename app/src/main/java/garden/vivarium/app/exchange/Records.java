@@ -16,6 +16,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Records {
 
+    /** So many files may wait at once, each of up to 8 MB: then the oldest goes that was never kept. */
+    private static final int MOST_WAITING = 20;
+
     private static final Duration FORGOTTEN = Duration.ofDays(30);
     private static final int SHOWN = 12;
 
@@ -51,6 +54,10 @@ public class Records {
     public UUID receive(String kind, String fileName, byte[] bytes) {
         kind(kind);
         imports.forgetOlderThan(today.now().minus(FORGOTTEN));
+        List<UUID> waiting = imports.waiting();
+        if (waiting.size() >= MOST_WAITING) {
+            imports.deleteAllByIdInBatch(waiting.subList(MOST_WAITING - 1, waiting.size()));
+        }
         String who = nursery.person().map(SignedIn::name).orElse("Vivarium");
         return imports.save(new RecordImport(kind, fileName, who, bytes, today.now()))
                 .getId();

@@ -143,29 +143,8 @@ public class Workplaces {
         database.sql("update person set nursery_id = ? where nursery_id = ?")
                 .params(other.toString(), nursery.toString())
                 .update();
-        empty(nursery);
+        Emptying.of(database, nursery);
         return other;
-    }
-
-    /** All rows of a nursery, whatever tables there are; they refer to each other in every direction. */
-    private void empty(UUID nursery) {
-        List<String> tables = database.sql("select distinct table_name from information_schema.columns"
-                        + " where table_schema = database() and column_name = 'nursery_id' and table_name <> 'person'")
-                .query(String.class)
-                .list();
-        database.sql("set foreign_key_checks = 0").update();
-        try {
-            for (String table : tables) {
-                database.sql("delete from `" + table + "` where nursery_id = ?")
-                        .param(nursery.toString())
-                        .update();
-            }
-            database.sql("delete from nursery where id = ?")
-                    .param(nursery.toString())
-                    .update();
-        } finally {
-            database.sql("set foreign_key_checks = 1").update();
-        }
     }
 
     private Person me() {

@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -23,6 +24,7 @@ public class Photos {
     private static final int MOST = 400;
 
     private static final int LONGEST_NOTE = 200;
+    private final int mostInAll;
 
     private final PhotoRepository photos;
     private final PhotoFileRepository files;
@@ -37,13 +39,15 @@ public class Photos {
             BatchBook batches,
             Stock stock,
             CurrentNursery nursery,
-            Today today) {
+            Today today,
+            @Value("${vivarium.photos.most:20000}") int mostInAll) {
         this.photos = photos;
         this.files = files;
         this.batches = batches;
         this.stock = stock;
         this.nursery = nursery;
         this.today = today;
+        this.mostInAll = mostInAll;
     }
 
     /**
@@ -73,6 +77,9 @@ public class Photos {
         refuseDay(day);
         if (photos.countByKindAndSubject(kind, subject) >= MOST) {
             throw new InvalidField("file", Messages.text("Photo.many", "most", MOST));
+        }
+        if (photos.count() >= mostInAll) {
+            throw new InvalidField("file", Messages.text("Photo.many.in.all", "most", mostInAll));
         }
         Picture picture = PictureReader.read(file);
         Photo photo = new Photo(kind, subject, clientId, day, said(note));

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.support.RequestContextUtils;
 import org.springframework.web.util.UriComponentsBuilder;
 
@@ -60,6 +61,22 @@ class ErrorPages implements ErrorController {
                 response,
                 HttpStatus.PAYLOAD_TOO_LARGE,
                 "A file of records may have 8 MB, some 100,000 lines. Split it by year and read the parts in turn.");
+    }
+
+    /** A form with a file that is none, or that breaks off. */
+    @ExceptionHandler(MultipartException.class)
+    void broken(HttpServletRequest request, HttpServletResponse response, MultipartException e) throws IOException {
+        if (e instanceof MaxUploadSizeExceededException) {
+            tooLarge(request, response);
+            return;
+        }
+        // By this the page that says so knows that the form was tried already, and does not try it again.
+        request.setAttribute(RequestDispatcher.ERROR_EXCEPTION, e);
+        answer(
+                request,
+                response,
+                HttpStatus.BAD_REQUEST,
+                "The file did not arrive whole. Look at the connection, choose it again and send it again.");
     }
 
     @ExceptionHandler

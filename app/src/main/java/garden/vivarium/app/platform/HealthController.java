@@ -4,7 +4,6 @@ import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -23,13 +22,11 @@ class HealthController {
     private static final int SECONDS = 2;
 
     private final JdbcTemplate database;
-    private final String version;
     private final AtomicBoolean gone = new AtomicBoolean();
 
-    HealthController(JdbcTemplate shared, @Value("${vivarium.version:}") String version) {
+    HealthController(JdbcTemplate shared) {
         this.database = new JdbcTemplate(shared.getDataSource());
         this.database.setQueryTimeout(SECONDS);
-        this.version = version;
     }
 
     @GetMapping("/health")
@@ -50,6 +47,6 @@ class HealthController {
     private ResponseEntity<Map<String, String>> answer(HttpStatus status, String node, String base) {
         return ResponseEntity.status(status)
                 .contentType(MediaType.APPLICATION_JSON)
-                .body(Map.of("status", node, "database", base, "version", version));
+                .body(Map.of("status", node, "database", base));
     }
 }

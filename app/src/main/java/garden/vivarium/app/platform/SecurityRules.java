@@ -67,9 +67,9 @@ class SecurityRules {
                                 "/people/units",
                                 "/nurseries/**")
                         .hasAnyRole(ANY_ROLE)
-                        .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where", "/door/link/*")
+                        .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where", "/door/link/*", "/copies/**")
                         .hasRole(Role.OWNER.name())
-                        .requestMatchers("/door/log", "/door/log.csv")
+                        .requestMatchers("/door/log", "/copies/**", "/copies")
                         .hasRole(Role.OWNER.name())
                         .requestMatchers(HttpMethod.POST, "/door/**")
                         .hasAnyRole(ANY_ROLE)

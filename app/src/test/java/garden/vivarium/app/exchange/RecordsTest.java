@@ -20,6 +20,8 @@ import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -401,5 +403,27 @@ class RecordsTest {
             assertThat(f.column()).isEqualTo("taken");
             assertThat(f.fault()).isEqualTo("19 taken are fewer than 20 stuck.");
         });
+    }
+
+    @Test
+    void ofFilesThatWaitTheOldestGoesWhereThereAreTwenty() {
+        List<UUID> received = new ArrayList<>();
+        for (int i = 0; i < 24; i++) {
+            byte[] text = ("nonsense " + i).getBytes(StandardCharsets.UTF_8);
+            UUID id = in(() -> records.receive("history", "old.csv", text));
+            database.sql(
+                            "update record_import set state = 'REFUSED', made_at = made_at + interval ? second where id = ?")
+                    .params(received.size(), id.toString())
+                    .update();
+            received.add(id);
+        }
+        List<String> left = database.sql("select id from record_import where nursery_id = ?")
+                .param(nursery.toString())
+                .query(String.class)
+                .list();
+        assertThat(left)
+                .hasSize(20)
+                .contains(received.get(23).toString())
+                .doesNotContain(received.get(0).toString());
     }
 }

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Today;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -20,6 +21,12 @@ class PhotosTest extends AtANursery {
 
     @Autowired
     private PhotoFileRepository files;
+
+    @Autowired
+    private PhotoRepository photoRows;
+
+    @Autowired
+    private Today today;
 
     @Test
     void sentTwiceItIsOnePhotographAndTheFirstDayStandsFirst() {
@@ -55,6 +62,20 @@ class PhotosTest extends AtANursery {
 
         assertThat(in(() -> photos.ofBatch(tray.id()))).isEmpty();
         assertThat(kept()).isEqualTo(before);
+    }
+
+    @Test
+    void aNurseryKeepsSoManyAndNoMore() {
+        BatchView tray = running(24, 20);
+        Photos two = new Photos(photoRows, files, book, stock, current, today, 2);
+        for (int i = 0; i < 2; i++) {
+            run(() -> two.ofBatch(tray.code(), UUID.randomUUID(), TODAY, null, Pictures.file("jpeg", 80, 60)));
+        }
+        assertThatThrownBy(() -> run(
+                        () -> two.ofBatch(tray.code(), UUID.randomUUID(), TODAY, null, Pictures.file("jpeg", 80, 60))))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("all that are kept");
+        assertThat(kept()).isEqualTo(2);
     }
 
     @Test

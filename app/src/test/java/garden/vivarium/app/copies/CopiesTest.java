@@ -1,0 +1,264 @@
+package garden.vivarium.app.copies;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.people.Leaving;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.app.stock.Stock;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
+
+/** Everything of a nursery out and in again: the same to the byte, of nobody else, and refused in words where it cannot be. */
+@OnDatabase
+class CopiesTest {
+
+    @Autowired
+    private CopyWriter writer;
+
+    @Autowired
+    private CopyReader reader;
+
+    @Autowired
+    private Leaving leaving;
+
+    @Autowired
+    private DemoNursery demo;
+
+    @Autowired
+    private People people;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private JdbcClient database;
+
+    @TempDir
+    private Path folder;
+
+    private Nurseries.Made nursery;
+
+    @BeforeEach
+    void aNursery() {
+        nursery = Nurseries.make(people);
+    }
+
+    @AfterEach
+    void signOut() {
+        SecurityContextHolder.clearContext();
+    }
+
+    private void signIn() {
+        UUID person = UUID.fromString(database.sql("select id from person where sign_in = ?")
+                .param(nursery.signIn())
+                .query(String.class)
+                .single());
+        SignedIn who = new SignedIn(person, nursery.id(), nursery.signIn(), "Grower", "");
+        SecurityContextHolder.getContext()
+                .setAuthentication(UsernamePasswordAuthenticationToken.authenticated(who, null, who.getAuthorities()));
+    }
+
+    private byte[] written() {
+        return current.workingFor(nursery.id(), () -> {
+            ByteArrayOutputStream to = new ByteArrayOutputStream();
+            writer.write(nursery.id(), to);
+            return to.toByteArray();
+        });
+    }
+
+    private void erase() {
+        signIn();
+        leaving.erase(leaving.name());
+        SecurityContextHolder.clearContext();
+    }
+
+    private Path file(byte[] bytes) throws IOException {
+        return Files.write(Files.createTempFile(folder, "copy", ".zip"), bytes);
+    }
+
+    @Test
+    void theSampleNurseryComesBackAsItWasToTheByteAndItsCopyIsReadable() throws IOException {
+        current.workingFor(nursery.id(), () -> {
+            demo.fill(nursery.id());
+            return null;
+        });
+        byte[] before = written();
+        int plants = current.workingFor(nursery.id(), () -> stock.all().size());
+        assertThat(plants).isPositive();
+
+        Map<String, byte[]> inside = inside(before);
+        assertThat(inside.keySet())
+                .contains("vivarium.json", "nursery.csv", "batch.csv", "stock_plant.csv", "reading.csv");
+        assertThat(inside.keySet()).anyMatch(f -> f.startsWith("files/photo_file/") && f.endsWith(".jpg"));
+        assertThat(inside.keySet()).doesNotContain("person.csv", "membership.csv", "calendar_feed.csv", "logger.csv");
+        assertThat(text(inside, "vivarium.json"))
+                .contains("\"format\" : 1")
+                .contains(nursery.id().toString());
+        assertThat(text(inside, "batch.csv")).startsWith("\"id\",");
+
+        assertThatThrownBy(() -> reader.restore(file(before)))
+                .isInstanceOf(CopyRefused.class)
+                .hasMessageContaining("here already");
+        erase();
+        assertThat(rowsOf(nursery.id())).isZero();
+        assertThat(reader.restore(file(before))).isEqualTo(nursery.id());
+        assertThat(current.workingFor(nursery.id(), () -> stock.all().size())).isEqualTo(plants);
+        assertThat(inside(written())).isEqualTo(inside(before)).hasSameSizeAs(inside);
+        assertThat(written()).isEqualTo(before);
+    }
+
+    @Test
+    void erasingLeavesNothingAndNobodyElsesIsTouched() {
+        Nurseries.Made other = Nurseries.make(people);
+        current.workingFor(other.id(), () -> stock.places());
+        long before = rowsOf(other.id());
+        signIn();
+        assertThatThrownBy(() -> leaving.erase("Another name")).hasMessageContaining("Nothing was erased");
+        erase();
+        assertThat(rowsOf(nursery.id())).isZero();
+        assertThat(rowsOf(other.id())).isEqualTo(before).isPositive();
+        assertThat(database.sql("select count(*) from person where sign_in = ?")
+                        .param(nursery.signIn())
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+    }
+
+    @Test
+    void whatCannotBeIsRefusedInWordsAndNothingOfItStays() throws IOException {
+        byte[] whole = written();
+        erase();
+        assertRefused("no zip".getBytes(StandardCharsets.UTF_8), "no zip file");
+        assertRefused(changed(whole, "vivarium.json", "nonsense"), "cannot be read");
+        assertRefused(without(whole, "nursery.csv"), "nursery.csv is missing");
+        String json = text(inside(whole), "vivarium.json");
+        assertRefused(
+                changed(whole, "vivarium.json", json.replace("\"format\" : 1", "\"format\" : 2")), "later version");
+        assertRefused(
+                changed(whole, "vivarium.json", json.replace("\"table\" : \"nursery\"", "\"table\" : \"person\"")),
+                "no table “person”");
+        assertRefused(
+                changed(
+                        whole,
+                        "vivarium.json",
+                        json.replaceFirst("\"columns\" : \\[ \"id\"", "\"columns\" : [ \"id) select 1\"")),
+                "no column");
+        String row = text(inside(whole), "nursery.csv");
+        assertRefused(changed(whole, "nursery.csv", row.substring(0, row.indexOf('\n') + 1)), "should have 1 rows");
+    }
+
+    @Test
+    void aCopyThatNamesRowsOfAnotherNurseryIsRefused() throws IOException {
+        current.workingFor(nursery.id(), () -> garden.vivarium.app.batch.Growing.stockPlant(stock, "Fuchsia ‘Mine’"));
+        Nurseries.Made other = Nurseries.make(people);
+        var theirs = current.workingFor(
+                other.id(), () -> garden.vivarium.app.batch.Growing.stockPlant(stock, "Fuchsia ‘Theirs’"));
+        byte[] whole = written();
+        String mine = database.sql("select place_id from stock_plant where nursery_id = ?")
+                .param(nursery.id().toString())
+                .query(String.class)
+                .single();
+        erase();
+        String plants = text(inside(whole), "stock_plant.csv")
+                .replace(mine, theirs.place().id().toString());
+        assertRefused(changed(whole, "stock_plant.csv", plants), "name others that are not in this copy");
+    }
+
+    private void assertRefused(byte[] bytes, String why) throws IOException {
+        Path file = file(bytes);
+        assertThatThrownBy(() -> reader.restore(file))
+                .isInstanceOf(CopyRefused.class)
+                .hasMessageContaining(why);
+        assertThat(rowsOf(nursery.id())).isZero();
+    }
+
+    private long rowsOf(UUID id) {
+        List<String> tables = database.sql("select table_name from information_schema.columns"
+                        + " where table_schema = 'vivarium' and column_name = 'nursery_id'")
+                .query(String.class)
+                .list();
+        long rows = 0;
+        for (String t : tables) {
+            rows += database.sql("select count(*) from `" + t + "` where nursery_id = ?")
+                    .param(id.toString())
+                    .query(Long.class)
+                    .single();
+        }
+        return rows;
+    }
+
+    @Test
+    void whatASpreadsheetWouldReckonIsHarmlessAndReadBackAsItWas() {
+        for (String text : List.of("=1+1", "+44", "-5", "@here", "'tis", "\tx", "plain", "", "a=b")) {
+            String cell = Cells.harmless(text);
+            assertThat(cell.isEmpty() || "=+-@\t\r".indexOf(cell.charAt(0)) < 0).isTrue();
+            assertThat(Cells.asItWas(cell)).isEqualTo(text);
+        }
+    }
+
+    private static Map<String, byte[]> inside(byte[] zip) throws IOException {
+        Map<String, byte[]> inside = new LinkedHashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip), StandardCharsets.UTF_8)) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                inside.put(e.getName(), in.readAllBytes());
+            }
+        }
+        return inside;
+    }
+
+    private static String text(Map<String, byte[]> inside, String name) {
+        return new String(inside.get(name), StandardCharsets.UTF_8);
+    }
+
+    private static byte[] without(byte[] zip, String name) throws IOException {
+        Map<String, byte[]> inside = inside(zip);
+        inside.remove(name);
+        return zipped(inside);
+    }
+
+    private static byte[] changed(byte[] zip, String name, String text) throws IOException {
+        Map<String, byte[]> inside = inside(zip);
+        inside.put(name, text.getBytes(StandardCharsets.UTF_8));
+        return zipped(inside);
+    }
+
+    private static byte[] zipped(Map<String, byte[]> inside) throws IOException {
+        ByteArrayOutputStream to = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(to, StandardCharsets.UTF_8)) {
+            for (Map.Entry<String, byte[]> e : inside.entrySet()) {
+                zip.putNextEntry(new ZipEntry(e.getKey()));
+                zip.write(e.getValue());
+                zip.closeEntry();
+            }
+        }
+        return to.toByteArray();
+    }
+}
