@@ -3,6 +3,7 @@ package garden.vivarium.app.evidence;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.core.Grown;
+import garden.vivarium.core.evidence.Neighbours;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
@@ -42,6 +43,7 @@ public class Evidence {
     private final EvidenceBatchRepository batches;
     private final TallyRepository tallies;
     private final EvidenceStamp stamps;
+    private final NeighbourBook neighbours;
     private final GuideLookup guide;
     private final CurrentNursery nursery;
     private final Map<UUID, Held> held = new ConcurrentHashMap<>();
@@ -50,11 +52,13 @@ public class Evidence {
             EvidenceBatchRepository batches,
             TallyRepository tallies,
             EvidenceStamp stamps,
+            NeighbourBook neighbours,
             GuideLookup guide,
             CurrentNursery nursery) {
         this.batches = batches;
         this.tallies = tallies;
         this.stamps = stamps;
+        this.neighbours = neighbours;
         this.guide = guide;
         this.nursery = nursery;
     }
@@ -120,7 +124,7 @@ public class Evidence {
 
     private Held first(long stamp, int here) {
         Map<UUID, HeldBatch> now = comparing(Map.of());
-        return new Held(stamp, here, now, NurseryRecord.of(told(now), guide::figures));
+        return new Held(stamp, here, now, NurseryRecord.of(told(now), guide::figures, neighbours.neighbours()));
     }
 
     private Held next(UUID id, Held before, EvidenceStamp.Stamp stamp, int here) {
@@ -128,13 +132,18 @@ public class Evidence {
         boolean isMarked = here == 0 && before.changesHere() == 0 && stamp.forgotAt() <= before.stamp();
         if (!isMarked) {
             Map<UUID, HeldBatch> now = comparing(before.batches());
-            return new Held(stamp.at(), here, now, before.record().updated(told(now)));
+            return new Held(stamp.at(), here, now, beside(before.record().updated(told(now))));
         }
         Set<UUID> changed = Set.copyOf(batches.toldSince(id, before.stamp()));
         Map<UUID, HeldBatch> now = with(before.batches(), changed);
         NurseryRecord record =
                 before.record().updated(told(before.batches(), changed), told(now, changed), () -> told(now));
-        return new Held(stamp.at(), here, now, record);
+        return new Held(stamp.at(), here, now, beside(record));
+    }
+
+    private NurseryRecord beside(NurseryRecord record) {
+        Neighbours now = neighbours.neighbours();
+        return record.neighbours().given().equals(now.given()) ? record : record.beside(now);
     }
 
     private static List<WayBatch> told(Map<UUID, HeldBatch> batches, Set<UUID> some) {

@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.ForAWhile;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Role;
@@ -8,13 +9,12 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.timing.Hemisphere;
 import java.time.Clock;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +30,7 @@ public class People {
     private final Money money;
     private final Today facts;
     private final Clock clock;
-    private final Map<UUID, Hemisphere> hemispheres = new ConcurrentHashMap<>();
+    private final ForAWhile<UUID, Hemisphere> hemispheres = new ForAWhile<>(Duration.ofSeconds(20));
 
     People(
             NurseryRepository nurseries,
@@ -114,7 +114,7 @@ public class People {
             throw new InvalidField("zone", Messages.text("People.unknown.zone"));
         }
         money.keepIn(id, currency);
-        hemispheres.remove(id);
+        hemispheres.forget(id);
         facts.forget(id);
     }
 
@@ -151,7 +151,7 @@ public class People {
     /** The hemisphere of the current nursery. */
     @Transactional(readOnly = true)
     public Hemisphere hemisphere() {
-        return hemispheres.computeIfAbsent(
+        return hemispheres.of(
                 current.required(),
                 id -> nurseries
                         .findById(id)

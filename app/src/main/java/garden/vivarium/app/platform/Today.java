@@ -1,13 +1,12 @@
 package garden.vivarium.app.platform;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -18,7 +17,7 @@ public class Today {
     private final Clock clock;
     private final CurrentNursery nursery;
     private final JdbcClient database;
-    private final Map<UUID, NurseryFacts> known = new ConcurrentHashMap<>();
+    private final ForAWhile<UUID, NurseryFacts> known = new ForAWhile<>(Duration.ofSeconds(20));
 
     Today(Clock clock, CurrentNursery nursery, JdbcClient database) {
         this.clock = clock;
@@ -60,7 +59,7 @@ public class Today {
 
     /** The name or the zone of a nursery has changed. */
     public void forget(UUID id) {
-        known.remove(id);
+        known.forget(id);
     }
 
     /** The instant of a time as the clock of the nursery shows it. */
@@ -81,7 +80,7 @@ public class Today {
     private record NurseryFacts(String name, ZoneId zone) {}
 
     private NurseryFacts known(UUID id) {
-        return known.computeIfAbsent(
+        return known.of(
                 id,
                 n -> database.sql("select name, zone from nursery where id = ?")
                         .param(n.toString())

@@ -8,6 +8,8 @@ public enum Closeness {
     OTHER_PLANTS,
     /** Other plants of the kind by the same method. */
     SAME_KIND,
+    /** Other nurseries' batches by the way, of the same kind of plant. */
+    NEIGHBOURS,
     /** The same plant by the same method in other ways. */
     OTHER_WAYS,
     /** The same plant by the same way, in season where out of season is asked, and the other way round. */

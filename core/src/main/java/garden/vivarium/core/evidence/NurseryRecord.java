@@ -39,6 +39,7 @@ public final class NurseryRecord {
     private final TimeEvidence readyTimes;
     private final TimeEvidence firstSignTimes;
     private final Finished past;
+    private final Neighbours neighbours;
     private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
     private final Map<SumOf, StrikeRate.Sum> runningSums = new ConcurrentHashMap<>();
     private final Map<WayInSeason, RootingTime> ready = new ConcurrentHashMap<>();
@@ -51,8 +52,10 @@ public final class NurseryRecord {
             List<CountedWay> finished,
             Overdispersion spread,
             Finished past,
+            Neighbours neighbours,
             NurseryRecord before) {
         this.groups = groups;
+        this.neighbours = neighbours;
         this.byMethod = groups.values().stream()
                 .collect(Collectors.groupingBy(g -> g.of().way().method()));
         this.asked = asked;
@@ -112,6 +115,7 @@ public final class NurseryRecord {
         private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
         private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
         private final Map<SumOf, StrikeRate.Sum> sums = new ConcurrentHashMap<>();
+        private volatile Double disagreement;
         private TimeEvidence readyTimes;
         private TimeEvidence firstSignTimes;
 
@@ -121,11 +125,15 @@ public final class NurseryRecord {
         }
 
         /** Of these batches, each with how many are alike to the last count; each of them counts. */
-        private static Finished of(List<WayBatch> told, NurseryRecord before) {
+        private static Finished of(List<WayBatch> told, Neighbours neighbours, NurseryRecord before) {
             Map<WayBatch, Long> over =
                     told.stream().collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
             boolean grown = told.size() >= Overdispersion.ENOUGH_BATCHES;
-            return grown && before != null && before.past.isGrown() && before.past.batches.equals(over)
+            return grown
+                            && before != null
+                            && before.past.isGrown()
+                            && before.neighbours == neighbours
+                            && before.past.batches.equals(over)
                     ? before.past
                     : new Finished(over, grown);
         }
@@ -154,7 +162,35 @@ public final class NurseryRecord {
      * @param guide what the guide says of any way in season
      */
     public static NurseryRecord of(Collection<WayBatch> batches, Function<Way, GuideFigures> guide) {
-        return make(batches, guide, null);
+        return of(batches, guide, Neighbours.NONE);
+    }
+
+    /** The same with what neighbours have given. */
+    public static NurseryRecord of(
+            Collection<WayBatch> batches, Function<Way, GuideFigures> guide, Neighbours neighbours) {
+        return make(batches, guide, neighbours, null);
+    }
+
+    /** What neighbours have given. */
+    public Neighbours neighbours() {
+        return neighbours;
+    }
+
+    /** How far neighbours and this nursery differ on ways that both have done: a standard deviation of log-odds. */
+    public double disagreement() {
+        Double known = past.disagreement;
+        if (known == null) {
+            Map<Way, StrikeRate.Sum> own = new LinkedHashMap<>();
+            groups.forEach((of, group) -> {
+                if (!group.finished().isEmpty()) {
+                    own.merge(of.way(), sum(group, 1, Counted.FINISHED), StrikeRate.Sum::and);
+                }
+            });
+            known = neighbours.disagreement(
+                    own.entrySet().stream().map(e -> new Neighbours.OwnWay(e.getKey(), e.getValue())), spread.rho());
+            past.disagreement = known;
+        }
+        return Math.sqrt(known);
     }
 
     /**
@@ -162,7 +198,12 @@ public final class NurseryRecord {
      * is judged by, stand as they were; the spread between batches where no finished batch has changed.
      */
     public NurseryRecord updated(Collection<WayBatch> now) {
-        return make(now, asked, this);
+        return make(now, asked, neighbours, this);
+    }
+
+    /** The same batches, and these neighbours instead of those. */
+    public NurseryRecord beside(Neighbours others) {
+        return make(groups.values().stream().flatMap(g -> g.all().stream()).toList(), asked, others, this);
     }
 
     /**
@@ -177,7 +218,7 @@ public final class NurseryRecord {
         if (!past.isGrown()
                 || gone.stream().anyMatch(WayBatch::isFinished)
                 || come.stream().anyMatch(WayBatch::isFinished)) {
-            return make(all.get(), asked, this);
+            return make(all.get(), asked, neighbours, this);
         }
         Map<WayInSeason, List<WayBatch>> changed = new LinkedHashMap<>();
         gone.forEach(
@@ -194,7 +235,7 @@ public final class NurseryRecord {
                 now.put(of, new WayGroup(of, batches));
             }
         });
-        return new NurseryRecord(now, asked, guide, finished, spread, past, this);
+        return new NurseryRecord(now, asked, guide, finished, spread, past, neighbours, this);
     }
 
     private List<WayBatch> batchesOf(WayInSeason of) {
@@ -202,7 +243,10 @@ public final class NurseryRecord {
     }
 
     private static NurseryRecord make(
-            Collection<WayBatch> batches, Function<Way, GuideFigures> guide, NurseryRecord before) {
+            Collection<WayBatch> batches,
+            Function<Way, GuideFigures> guide,
+            Neighbours neighbours,
+            NurseryRecord before) {
         List<WayBatch> all = List.copyOf(batches);
         // Asked once a way, and here: later it is asked from other threads too.
         Map<Way, GuideFigures> figures = new ConcurrentHashMap<>();
@@ -232,8 +276,8 @@ public final class NurseryRecord {
         all.stream()
                 .collect(Collectors.groupingBy(WayInSeason::of, LinkedHashMap::new, Collectors.toList()))
                 .forEach((of, done) -> groups.put(of, new WayGroup(of, done)));
-        Finished past = Finished.of(all.stream().filter(WayBatch::isFinished).toList(), before);
-        return new NurseryRecord(groups, guide, known, finished, spread, past, before);
+        Finished past = Finished.of(all.stream().filter(WayBatch::isFinished).toList(), neighbours, before);
+        return new NurseryRecord(groups, guide, known, finished, spread, past, neighbours, before);
     }
 
     /** The spread between batches beyond chance. */
@@ -410,6 +454,11 @@ public final class NurseryRecord {
     private StrikeRate rate(WayInSeason asked, Counted counted) {
         List<StrikeRate.Summed> levels = new ArrayList<>();
         for (Batches level : levels(asked)) {
+            if (level.closeness() == Closeness.OTHER_WAYS && !neighbours.isEmpty() && counted != Counted.FIRST_SIGN) {
+                // Nearer than other plants here, since it is the very way; farther than this plant.
+                double apart = disagreement();
+                neighbours.level(asked.way(), spread.rho(), apart * apart).ifPresent(levels::add);
+            }
             StrikeRate.Sum sum = StrikeRate.Sum.NONE;
             for (WayGroup group : level.groups()) {
                 sum = sum.and(sum(group, asked.poorerThan(group.of()), counted));

@@ -63,14 +63,22 @@ final class ShownByRecord implements FailuresShown {
         }
     }
 
+    /** Of the nursery's own batches, from the widest to the closest. */
+    private static final List<Closeness> LEVELS = List.of(
+            Closeness.OTHER_GROUPS,
+            Closeness.OTHER_PLANTS,
+            Closeness.SAME_KIND,
+            Closeness.OTHER_WAYS,
+            Closeness.OTHER_SEASON,
+            Closeness.THIS_WAY);
+
     /** What is known of the mean share by a day. */
     StrikeRate mean(double day) {
         double prior = Math.max(LEAST, Math.min(1 - LEAST, ready.by(day) * PART_OF_READY));
         List<Level> counted = new ArrayList<>();
         for (int i = 0; i < levels.size(); i++) {
             counted.add(new Level(
-                    Closeness.values()[i],
-                    levels.get(i).stream().map(f -> f.by(day)).toList()));
+                    LEVELS.get(i), levels.get(i).stream().map(f -> f.by(day)).toList()));
         }
         return StrikeRate.of(prior, PRIOR_PIECES, counted, rho);
     }

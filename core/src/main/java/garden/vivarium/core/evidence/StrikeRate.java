@@ -172,6 +172,7 @@ public record StrikeRate(
         /** The guide's {@code rate}, worth {@code pieces}, weighs {@code weight} here; whether {@code alone}. */
         GUIDE,
         /** {@code batches} so close, at {@code rate}, weigh {@code weight} pieces. */
+        NEIGHBOURS,
         OTHER_GROUPS,
         OTHER_PLANTS,
         SAME_KIND,
