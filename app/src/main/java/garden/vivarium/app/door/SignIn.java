@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.security.authentication.LockedException;
@@ -27,7 +28,6 @@ import org.springframework.stereotype.Component;
 class SignIn implements AuthenticationProvider {
 
     private static final int FREE_BY_NAME = 5;
-    private static final int FREE_BY_ADDRESS = 30;
     private static final int FREE_BY_BROWSER = 10;
     private static final Duration LONG = Duration.ofMinutes(15);
 
@@ -43,6 +43,7 @@ class SignIn implements AuthenticationProvider {
     private final SecondFactors factors;
     private final DoorBook book;
     private final Clock clock;
+    private final int freeByAddress;
     private final String hashOfNothing;
 
     SignIn(
@@ -52,7 +53,8 @@ class SignIn implements AuthenticationProvider {
             KnownBrowsers browsers,
             SecondFactors factors,
             DoorBook book,
-            Clock clock) {
+            Clock clock,
+            @Value("${vivarium.door.free-by-address:30}") int freeByAddress) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.brake = brake;
@@ -60,6 +62,7 @@ class SignIn implements AuthenticationProvider {
         this.factors = factors;
         this.book = book;
         this.clock = clock;
+        this.freeByAddress = freeByAddress;
         this.hashOfNothing = passwords.encode("nobody has this password");
     }
 
@@ -102,7 +105,7 @@ class SignIn implements AuthenticationProvider {
                 .orElseGet(() -> List.of(
                         new Brake.Who(
                                 "name:" + name.substring(0, Math.min(LONGEST_NAME, name.length())), FREE_BY_NAME, LONG),
-                        new Brake.Who("from:" + address(asked), FREE_BY_ADDRESS, SHORT)));
+                        new Brake.Who("from:" + address(asked), freeByAddress, SHORT)));
     }
 
     @Override

@@ -112,6 +112,10 @@ class ClusterBench {
                 "password",
                 PASSWORD);
         assertThat(opened.statusCode()).as(opened.body()).isEqualTo(302);
+        first.get("/round");
+        assertThat(sent(first, "Look at the first tray", UUID.randomUUID().toString()))
+                .isEqualTo(302);
+        assertThat(first.get("/round").body()).contains("The round will say so.");
     }
 
     /** Saves one after another; what is not answered is sent again as the same form, as a browser's person would. */

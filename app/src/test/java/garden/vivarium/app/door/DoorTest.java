@@ -3,8 +3,10 @@ package garden.vivarium.app.door;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.app.people.Accounts;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Brake;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.core.timing.Hemisphere;
@@ -28,6 +30,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.context.TestPropertySource;
 
 /** The door, tried from outside: who gets in, who waits, what is asked besides, and what stands in the book. */
@@ -48,6 +55,21 @@ class DoorTest {
     private SecondFactors factors;
 
     @Autowired
+    private Accounts accounts;
+
+    @Autowired
+    private PasswordEncoder passwords;
+
+    @Autowired
+    private Brake brake;
+
+    @Autowired
+    private KnownBrowsers browsers;
+
+    @Autowired
+    private DoorBook book;
+
+    @Autowired
     private JdbcClient database;
 
     @Autowired
@@ -56,8 +78,7 @@ class DoorTest {
     private Nurseries.Made nursery;
 
     @BeforeEach
-    void aNurseryAndQuiet() {
-        database.sql("delete from sign_in_attempt").update();
+    void aNursery() {
         nursery = Nurseries.make(people);
     }
 
@@ -129,15 +150,34 @@ class DoorTest {
 
     @Test
     void aHouseBehindOneAddressIsSlowedDownForSecondsOnly() {
-        Visitor sprayer = visitor();
-        for (int i = 0; i < 40; i++) {
-            sprayer.signIn("nobody" + i, "guess");
+        String house = "192.0.2." + nursery.signIn().hashCode();
+        for (int i = 0; i < 30; i++) {
+            assertThat(tried(house, "nobody" + UUID.randomUUID(), "guess")).isEqualTo("wrong");
         }
-        assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/sign-in?wait");
+        assertThat(tried(house, nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("wait");
         // The tests' clock stands still: what it would be five seconds later, the tries are older by.
-        database.sql("update sign_in_attempt set last_at = last_at - interval 5 second where who like 'from:%'")
+        database.sql("update sign_in_attempt set last_at = last_at - interval 5 second where who = ?")
+                .param("from:" + house)
                 .update();
-        assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/round");
+        assertThat(tried(house, nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("in");
+        assertThat(tried(house, "nobody" + UUID.randomUUID(), "guess"))
+                .as("one who got in does not free the others")
+                .isEqualTo("wait");
+    }
+
+    private String tried(String address, String name, String password) {
+        MockHttpServletRequest request = new MockHttpServletRequest();
+        request.setRemoteAddr(address);
+        UsernamePasswordAuthenticationToken token = UsernamePasswordAuthenticationToken.unauthenticated(name, password);
+        token.setDetails(new AtTheDoor(request));
+        try {
+            new SignIn(accounts, passwords, brake, browsers, factors, book, clock, 30).authenticate(token);
+            return "in";
+        } catch (LockedException wait) {
+            return "wait";
+        } catch (BadCredentialsException wrong) {
+            return "wrong";
+        }
     }
 
     @Test

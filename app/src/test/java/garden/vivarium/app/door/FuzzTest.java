@@ -53,7 +53,9 @@ class FuzzTest {
     private Fuzz fuzz() {
         Visitor visitor = new Visitor(port);
         Runnable signIn = () -> {
-            database.sql("delete from sign_in_attempt").update();
+            database.sql("delete from sign_in_attempt where who = ?")
+                    .param("name:" + nursery.signIn())
+                    .update();
             visitor.signIn(nursery.signIn(), Nurseries.PASSWORD);
             visitor.get("/people");
         };

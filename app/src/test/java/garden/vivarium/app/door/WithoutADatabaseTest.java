@@ -28,7 +28,11 @@ import org.springframework.test.context.DynamicPropertySource;
 /** An application whose database goes and comes back; and one that nobody has signed in to. */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.scheduled=false"})
+        properties = {
+            "vivarium.today=" + OnDatabase.TODAY,
+            "vivarium.scheduled=false",
+            "vivarium.door.free-by-address=100000"
+        })
 class WithoutADatabaseTest {
 
     private static final CuttableDatabase WIRE = new CuttableDatabase(

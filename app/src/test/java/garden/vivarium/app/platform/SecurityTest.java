@@ -143,7 +143,9 @@ class SecurityTest {
                         .password(Nurseries.PASSWORD))
                 .andExpect(redirectedUrl("/sign-in?wait"));
 
-        database.sql("delete from sign_in_attempt").update();
+        database.sql("delete from sign_in_attempt where who = ?")
+                .param("name:" + nursery.signIn())
+                .update();
         pages.perform(formLogin("/sign-in")
                         .userParameter("signIn")
                         .user(nursery.signIn())

@@ -45,7 +45,7 @@ class FirstStartTest {
             browser.type("signIn", "Tern");
             browser.type("password", "short");
             browser.press("main button.main");
-            assertThat(browser.text("#password-error")).contains("use 10 or more");
+            assertThat(browser.text("#password-error")).contains("use 12 or more");
 
             browser.type("code", "K7QF-M2XQ");
             browser.type("password", "sand eels at dawn");
