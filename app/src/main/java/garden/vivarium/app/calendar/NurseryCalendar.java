@@ -78,17 +78,17 @@ class NurseryCalendar {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return text.toString();
+        return ContentLines.folded(text.toString());
     }
 
     private VEvent event(Entry e) {
         LocalDate day = e.day().isBefore(today.date()) ? today.date() : e.day();
-        VEvent event = new VEvent(day, day.plusDays(1), e.title());
+        VEvent event = new VEvent(day, day.plusDays(1), ContentLines.plain(e.title()));
         event.getProperty("DTSTAMP").ifPresent(event::remove);
         event.add(new DtStamp(today.now().truncatedTo(java.time.temporal.ChronoUnit.SECONDS)));
         event.add(new Uid(e.id() + "@vivarium"));
-        event.add(new Description(e.why()));
-        event.add(new Location(e.where()));
+        event.add(new Description(ContentLines.plain(e.why())));
+        event.add(new Location(ContentLines.plain(e.where())));
         // It does not make the day busy: it is work among other work.
         event.add(new Transp(Transp.VALUE_TRANSPARENT));
         return event;

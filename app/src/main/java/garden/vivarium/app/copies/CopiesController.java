@@ -152,7 +152,8 @@ class CopiesController {
             throws ServletException {
         Optional<UUID> onward;
         try {
-            onward = leaving.erase(name == null ? "" : name);
+            onward =
+                    leaving.erase(name == null ? "" : name, request.getSession().getId());
         } catch (InvalidField wrong) {
             next.addFlashAttribute("refused", wrong.getMessage());
             return "redirect:/copies";

@@ -1,12 +1,15 @@
 package garden.vivarium.app.evidence;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.PersistenceException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.orm.jpa.vendor.HibernateJpaDialect;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -21,6 +24,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 class EvidenceStamp {
 
     private static final int AT_ONCE = 500;
+    private static final HibernateJpaDialect DIALECT = new HibernateJpaDialect();
 
     private final JdbcClient database;
     private final EntityManager entities;
@@ -99,9 +103,19 @@ class EvidenceStamp {
             this.nursery = nursery;
         }
 
+        /** What the database refuses now is said as it would have been a moment later, so that a lost race is tried again. */
+        private void written() {
+            try {
+                entities.flush();
+            } catch (PersistenceException e) {
+                DataAccessException told = DIALECT.translateExceptionIfPossible(e);
+                throw told == null ? e : told;
+            }
+        }
+
         @Override
         public void beforeCommit(boolean readOnly) {
-            entities.flush();
+            written();
             database.sql("insert into evidence_stamp (nursery_id, stamp, tally_format) values (?, 1, ?)"
                             + " on duplicate key update stamp = stamp + 1")
                     .param(nursery.toString())

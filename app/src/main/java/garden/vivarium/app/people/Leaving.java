@@ -75,11 +75,12 @@ public class Leaving {
      * Erases the current nursery with all that is in it, and whoever works nowhere else.
      *
      * @param name what it is called, typed by whoever means it
+     * @param session of whoever does it; all others of people who worked in it end
      * @return where whoever did it works from now on; empty where they are gone with it
      * @throws InvalidField if the name is not that of the nursery
      */
     @Transactional
-    public Optional<UUID> erase(String name) {
+    public Optional<UUID> erase(String name, String session) {
         UUID nursery = current.required();
         if (!name.strip().equals(name())) {
             throw new InvalidField("name", Messages.text("Leaving.name.wrong", "name", name()));
@@ -102,11 +103,14 @@ public class Leaving {
         people.flush();
         Optional<UUID> onward = elsewhere(me, nursery);
         Emptying.of(database, nursery);
-        // Sessions of who is gone are found by their names no more; the next request of one finds nobody.
-        database.sql("delete from SPRING_SESSION where PRINCIPAL_NAME in"
-                        + " (select sign_in from person where nursery_id = ?)")
-                .param(nursery.toString())
-                .update();
+        // Whoever was signed in to it would ask for what is no more.
+        if (!all.isEmpty()) {
+            database.sql("delete from SPRING_SESSION where SESSION_ID <> :session and PRINCIPAL_NAME in"
+                            + " (select sign_in from person where id in (:people))")
+                    .param("session", session)
+                    .param("people", all.stream().map(UUID::toString).toList())
+                    .update();
+        }
         for (String table : List.of("second_factor", "recovery_words", "known_browser", "password_link")) {
             database.sql("delete from " + table + " where person_id in (select id from person where nursery_id = ?)")
                     .param(nursery.toString())

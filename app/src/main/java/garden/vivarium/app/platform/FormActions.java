@@ -17,7 +17,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
  */
 public final class FormActions {
 
-    private static final List<String> SECRET = List.of("password", "old", "wanted", "code");
+    private static final List<String> SECRET = List.of("password", "old", "wanted");
 
     private FormActions() {}
 

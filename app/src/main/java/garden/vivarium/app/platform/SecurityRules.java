@@ -69,7 +69,7 @@ class SecurityRules {
                         .hasAnyRole(ANY_ROLE)
                         .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where", "/door/link/*", "/copies/**")
                         .hasRole(Role.OWNER.name())
-                        .requestMatchers("/door/log", "/copies/**", "/copies")
+                        .requestMatchers("/door/log", "/door/log.csv", "/copies/**", "/copies")
                         .hasRole(Role.OWNER.name())
                         .requestMatchers(HttpMethod.POST, "/door/**")
                         .hasAnyRole(ANY_ROLE)

@@ -96,7 +96,7 @@ class CopiesTest {
 
     private void erase() {
         signIn();
-        leaving.erase(leaving.name());
+        leaving.erase(leaving.name(), "");
         SecurityContextHolder.clearContext();
     }
 
@@ -143,7 +143,7 @@ class CopiesTest {
         current.workingFor(other.id(), () -> stock.places());
         long before = rowsOf(other.id());
         signIn();
-        assertThatThrownBy(() -> leaving.erase("Another name")).hasMessageContaining("Nothing was erased");
+        assertThatThrownBy(() -> leaving.erase("Another name", "")).hasMessageContaining("Nothing was erased");
         erase();
         assertThat(rowsOf(nursery.id())).isZero();
         assertThat(rowsOf(other.id())).isEqualTo(before).isPositive();

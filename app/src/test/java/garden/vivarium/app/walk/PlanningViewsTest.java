@@ -51,6 +51,10 @@ class PlanningViewsTest extends AtTheSampleNursery {
     @Test
     void techniqueShowsThreeYearsOfBatchesAndTheirWays() {
         browser.open("/technique");
+        assertThat(browser.count("tr[data-way]"))
+                .as("what a screen or two holds")
+                .isEqualTo(30);
+        browser.open("/technique?all=true");
         assertThat(browser.count("tr[data-way]")).isGreaterThanOrEqualTo(40);
         int batches = browser.texts("tr[data-way] td:nth-child(3)").stream()
                 .mapToInt(Integer::parseInt)
