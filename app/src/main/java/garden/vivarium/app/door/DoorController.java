@@ -3,6 +3,7 @@ package garden.vivarium.app.door;
 import com.google.zxing.common.BitMatrix;
 import garden.vivarium.app.people.Accounts;
 import garden.vivarium.app.people.PersonView;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
@@ -12,16 +13,11 @@ import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.SquareCode;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
@@ -180,25 +176,12 @@ class DoorController {
     /** The same as a table of comma-separated values. */
     @GetMapping("/log.csv")
     ResponseEntity<String> csv() {
-        StringBuilder text = new StringBuilder();
-        try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            out.printRecord("at", "person", "what", "about", "browser");
-            for (DoorBook.Entry e : book.last()) {
-                out.printRecord(
-                        e.at(), harmless(e.person()), e.what().name(), harmless(e.about()), harmless(e.browser()));
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"door.csv\"")
-                .body(text.toString());
-    }
-
-    /** What a spreadsheet would reckon has an apostrophe before it. */
-    private static String harmless(String text) {
-        return !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
+        return CsvAnswer.of(
+                "door.csv",
+                List.of("at", "person", "what", "about", "browser"),
+                book.last().stream()
+                        .map(e -> List.<Object>of(e.at(), e.person(), e.what().name(), e.about(), e.browser()))
+                        .toList());
     }
 
     private static String browser(HttpServletRequest request) {

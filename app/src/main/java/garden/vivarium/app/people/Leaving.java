@@ -111,11 +111,7 @@ public class Leaving {
                     .param("people", all.stream().map(UUID::toString).toList())
                     .update();
         }
-        for (String table : List.of("second_factor", "recovery_words", "known_browser", "password_link")) {
-            database.sql("delete from " + table + " where person_id in (select id from person where nursery_id = ?)")
-                    .param(nursery.toString())
-                    .update();
-        }
+        // With them goes what is theirs alone: second factors, known browsers, links.
         database.sql("delete from person where nursery_id = ?")
                 .param(nursery.toString())
                 .update();

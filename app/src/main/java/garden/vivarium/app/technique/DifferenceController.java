@@ -1,5 +1,6 @@
 package garden.vivarium.app.technique;
 
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.core.compare.Comparison;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.Strata;
@@ -77,7 +78,7 @@ class DifferenceController {
                         t.keptB() + t.lostB()));
             }
         });
-        return Csv.of(
+        return CsvAnswer.of(
                 "difference.csv",
                 List.of(
                         "stratum",

@@ -1,6 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.core.compare.OverTime;
 import garden.vivarium.core.evidence.NurseryRecord;
 import java.util.ArrayList;
@@ -62,6 +63,6 @@ class RecordController {
         List<List<Object>> rows = new ArrayList<>();
         over().quarters()
                 .forEach(q -> rows.add(List.of(q.from().toString(), q.batches(), q.pieces(), q.share(), q.above())));
-        return Csv.of("over-time.csv", List.of("quarter", "batches", "pieces", "share", "above_usual"), rows);
+        return CsvAnswer.of("over-time.csv", List.of("quarter", "batches", "pieces", "share", "above_usual"), rows);
     }
 }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.core.compare.DoseCurve;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
@@ -87,7 +88,8 @@ class SeveralController {
                 .effects()
                 .forEach(e -> rows.add(
                         List.of(e.factor().name(), e.value(), e.beside(), e.batches(), e.more(), e.low(), e.high())));
-        return Csv.of("several.csv", List.of("factor", "value", "beside", "batches", "more", "low", "high"), rows);
+        return CsvAnswer.of(
+                "several.csv", List.of("factor", "value", "beside", "batches", "more", "low", "high"), rows);
     }
 
     /**
@@ -144,6 +146,6 @@ class SeveralController {
         List<FinishedBatch> batches = measured.batches(plant == null ? "" : plant);
         Told told = told(measure == null ? first(batches) : measure, batches);
         told.curve().points().forEach(p -> rows.add(List.of(p.at(), p.share(), p.low(), p.high())));
-        return Csv.of("measure.csv", List.of(told.measure().name(), "share", "low", "high"), rows);
+        return CsvAnswer.of("measure.csv", List.of(told.measure().name(), "share", "low", "high"), rows);
     }
 }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.CurveDrawing;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
@@ -171,7 +172,7 @@ class TechniqueController {
                     l.gives().perPiece(),
                     l.gives().perTrayWeek()));
         }
-        return Csv.of(
+        return CsvAnswer.of(
                 "ways.csv",
                 List.of(
                         "plant",
@@ -211,7 +212,7 @@ class TechniqueController {
                 rows.add(List.of(c.name(), "neither", c.lastDay(), "", c.neither()));
             });
         }
-        return Csv.of("curves.csv", List.of("way", "what", "after", "by", "share"), rows);
+        return CsvAnswer.of("curves.csv", List.of("way", "what", "after", "by", "share"), rows);
     }
 
     /** Where each way was tried, for whoever narrows the list by a place. */

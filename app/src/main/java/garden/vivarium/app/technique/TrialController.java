@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.label.BatchLabels;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
@@ -223,7 +224,7 @@ class TrialController {
                 }
             }
         });
-        return Csv.of("trial.csv", List.of("tray", "row", "column", "arm", "state"), rows);
+        return CsvAnswer.of("trial.csv", List.of("tray", "row", "column", "arm", "state"), rows);
     }
 
     @PostMapping("/{id}/stick")

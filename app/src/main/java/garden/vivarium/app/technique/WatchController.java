@@ -1,6 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.bench.Benches;
+import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.core.compare.LossEvent;
 import garden.vivarium.core.compare.Losses;
 import garden.vivarium.core.compare.OtherWay;
@@ -69,7 +70,7 @@ class WatchController {
                     o.well().count().kept() / o.well().count().of(),
                     o.badly().count().kept() / o.badly().count().of()));
         }
-        return Csv.of(
+        return CsvAnswer.of(
                 "watch.csv",
                 List.of("what", "where", "of", "from", "to", "batches", "pieces_or_share", "chance_or_share"),
                 rows);
@@ -107,7 +108,7 @@ class WatchController {
                     l.cause().word(),
                     l.pieces()));
         }
-        return Csv.of(
+        return CsvAnswer.of(
                 "losses.csv",
                 List.of("batch", "way", "place", "stuck_on", "after", "found_on", "cause", "pieces"),
                 rows);
@@ -127,7 +128,7 @@ class WatchController {
                     .forEach(r ->
                             rows.add(List.of(s.by().name(), r.name(), r.batches(), r.above(), s.likeness(), s.p())));
         }
-        return Csv.of("shared.csv", List.of("by", "group", "batches", "above_usual", "likeness", "p"), rows);
+        return CsvAnswer.of("shared.csv", List.of("by", "group", "batches", "above_usual", "likeness", "p"), rows);
     }
 
     @GetMapping("/next")
@@ -150,7 +151,7 @@ class WatchController {
                     t.worth(),
                     t.pieces()));
         }
-        return Csv.of(
+        return CsvAnswer.of(
                 "next.csv",
                 List.of(
                         "plant",
@@ -189,7 +190,7 @@ class WatchController {
                     l.perHour(),
                     l.line().gives().perTrayWeek()));
         }
-        return Csv.of(
+        return CsvAnswer.of(
                 "work.csv",
                 List.of(
                         "plant",

@@ -1,4 +1,4 @@
-package garden.vivarium.app.technique;
+package garden.vivarium.app.platform;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -11,16 +11,17 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 
 /** A table as a file, with its numbers as they were reckoned; text that a spreadsheet would take for a formula is made harmless. */
-final class Csv {
+public final class CsvAnswer {
 
-    private Csv() {}
+    private CsvAnswer() {}
 
-    static ResponseEntity<String> of(String name, List<String> header, List<List<Object>> rows) {
+    /** As an answer that a browser keeps under that name. */
+    public static ResponseEntity<String> of(String name, List<String> header, List<List<Object>> rows) {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter out = new CSVPrinter(text, CSVFormat.RFC4180)) {
             out.printRecord(header);
             for (List<Object> row : rows) {
-                out.printRecord(row.stream().map(Csv::cell).toList());
+                out.printRecord(row.stream().map(CsvAnswer::cell).toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
