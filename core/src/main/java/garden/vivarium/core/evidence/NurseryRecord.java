@@ -113,7 +113,7 @@ public final class NurseryRecord {
         private final Map<WayInSeason, StrikeRate> rates = new ConcurrentHashMap<>();
         private final Map<WayInSeason, StrikeRate> firstSigns = new ConcurrentHashMap<>();
         private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
-        private final Map<WayBatch, Optional<BatchCount>> running = new ConcurrentHashMap<>();
+        private final Map<WayBatch, Optional<Tells>> running = new ConcurrentHashMap<>();
         private final Map<SumOf, StrikeRate.Sum> sums = new ConcurrentHashMap<>();
         private volatile Double disagreement;
         private TimeEvidence readyTimes;
@@ -486,11 +486,38 @@ public final class NurseryRecord {
                         runningSums,
                         new SumOf(group.of(), poorer, false),
                         k -> StrikeRate.Sum.of(
-                                group.running().stream()
-                                        .flatMap(b -> ofRunning(b).stream())
+                                ofRunning(group.running()).stream()
                                         .map(c -> c.inSeason(poorer))
                                         .toList(),
                                 spread.rho())));
+    }
+
+    /**
+     * Running batches of one way as the finished ones that would tell the same together. How fast their way is they all share:
+     * whether pieces that wait are slow or will never come is then not told any better by four batches than by one. With n* what
+     * each tells, and o* what it would tell were its way's time known, all together tell Σo* ÷ (Σ(o*÷n*) − r + 1) of the r, for
+     * r errors that have a part in common.
+     */
+    private List<BatchCount> ofRunning(List<WayBatch> running) {
+        List<Tells> told = running.stream().flatMap(b -> tells(b).stream()).toList();
+        if (told.size() < 2) {
+            return told.stream().map(Tells::count).toList();
+        }
+        double each = 0;
+        double known = 0;
+        double ratios = 0;
+        for (Tells t : told) {
+            double ifKnown = Math.max(t.count().of(), t.ifTimeWereKnown());
+            each += t.count().of();
+            known += ifKnown;
+            ratios += ifKnown / t.count().of();
+        }
+        double together = known / (ratios - told.size() + 1);
+        double part = Math.min(1, together / each);
+        return told.stream()
+                .map(t ->
+                        new BatchCount(part * t.count().kept(), part * t.count().of()))
+                .toList();
     }
 
     private static BatchCount finishedCount(WayBatch b) {
@@ -503,18 +530,32 @@ public final class NurseryRecord {
                 b.judgeable());
     }
 
-    private Optional<BatchCount> ofRunning(WayBatch b) {
-        return kept(past.running, b, this::runningCount);
+    /**
+     * A running batch as the finished one that would tell the same.
+     *
+     * @param count k* of n*
+     * @param ifTimeWereKnown n*, were it known how fast its way is
+     */
+    private record Tells(BatchCount count, double ifTimeWereKnown) {}
+
+    private Optional<Tells> tells(WayBatch b) {
+        return kept(past.running, b, this::weighed);
     }
 
-    private Optional<BatchCount> runningCount(WayBatch b) {
+    private Optional<Tells> weighed(WayBatch b) {
         if (b.ready().lastLook() == 0 || b.judgeable() == 0) {
             return Optional.empty();
         }
         BatchPrior prior = prior(b.way(), b.season());
         double[] tells = RunningBatch.of(prior, b.ready()).asFinished(prior.rate(), b.judgeable());
         // Less than a tenth of a piece says nothing, and would only add a batch to the list of evidence.
-        return tells[1] < 0.1 ? Optional.empty() : Optional.of(new BatchCount(Math.min(tells[0], tells[1]), tells[1]));
+        if (tells[1] < 0.1) {
+            return Optional.empty();
+        }
+        RootingTime known = prior.time().withShift(prior.time().shift());
+        double ifKnown = RunningBatch.of(new BatchPrior(prior.rate(), known, prior.shown()), b.ready())
+                .asFinished(prior.rate(), b.judgeable())[1];
+        return Optional.of(new Tells(new BatchCount(Math.min(tells[0], tells[1]), tells[1]), ifKnown));
     }
 
     private BatchPrior prior(WayInSeason asked) {

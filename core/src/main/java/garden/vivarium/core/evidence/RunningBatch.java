@@ -119,7 +119,8 @@ public final class RunningBatch {
 
     /**
      * This batch as the finished one that would tell the same of its way: k* = mS − a of n* = S − a − b, where m and v are mean
-     * and variance of its rate and S = m(1−m)/v − 1.
+     * and variance of its rate and S = m(1−m)/v − 1. Where either k* or n* − k* would be below 0 it is 0, and the other such that
+     * the mean stays m.
      *
      * @param prior Beta(a, b), with which it was weighed
      * @param pieces pieces stuck, less those sent: it can tell no more than that
@@ -131,6 +132,11 @@ public final class RunningBatch {
         double s = m * (1 - m) / v - 1;
         double kept = Math.max(0, m * s - prior.a());
         double failed = Math.max(0, (1 - m) * s - prior.b());
+        if (kept == 0) {
+            failed = Math.max(0, prior.a() / m - prior.a() - prior.b());
+        } else if (failed == 0) {
+            kept = Math.max(0, prior.b() / (1 - m) - prior.a() - prior.b());
+        }
         double most = kept + failed > pieces ? pieces / (kept + failed) : 1;
         return new double[] {kept * most, (kept + failed) * most};
     }

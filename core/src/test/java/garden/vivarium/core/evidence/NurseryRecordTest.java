@@ -112,6 +112,49 @@ class NurseryRecordTest {
     }
 
     @Test
+    void runningBatchesOfAWayWhoseSpeedIsNotKnownTellLittleMoreTogetherThanOne() {
+        WayBatch running = WayBatch.of(
+                WAY, Tallies.none(), Tallies.of(Map.of(Interval.reached(14, 24), 10L, Interval.pending(24), 30L)));
+        double one = piecesTold(List.of(running));
+        double four = piecesTold(Collections.nCopies(4, running));
+
+        // Pieces that wait are slow, or will never come: of all four alike.
+        assertThat(four).isBetween(one, 2.5 * one);
+    }
+
+    @Test
+    void ofAWayWhoseSpeedIsKnownEachTellsForItself() {
+        WayBatch running = WayBatch.of(
+                WAY, Tallies.none(), Tallies.of(Map.of(Interval.reached(14, 24), 10L, Interval.pending(24), 30L)));
+        List<WayBatch> past = new ArrayList<>();
+        for (int i = 0; i < 40; i++) {
+            past.add(WayBatch.of(
+                    WAY,
+                    Tallies.none(),
+                    Tallies.of(Map.of(
+                            Interval.reached(7, 14), 3L,
+                            Interval.reached(14, 22), 9L,
+                            Interval.reached(22, 35), 9L,
+                            Interval.reached(35, 60), 3L,
+                            Interval.lost(22, 60), 12L))));
+        }
+        double none = piecesTold(past);
+        List<WayBatch> withOne = new ArrayList<>(past);
+        withOne.add(running);
+        List<WayBatch> withFour = new ArrayList<>(past);
+        withFour.addAll(Collections.nCopies(4, running));
+        double one = piecesTold(withOne) - none;
+
+        assertThat(piecesTold(withFour) - none).isBetween(3.2 * one, 4.001 * one);
+    }
+
+    /** How many pieces the rate of the way rests on beyond what the guide is worth. */
+    private static double piecesTold(List<WayBatch> batches) {
+        StrikeRate rate = NurseryRecord.of(batches, w -> GUIDE).strike(WAY);
+        return rate.alpha() + rate.beta() - 4;
+    }
+
+    @Test
     void sentPiecesAreCensoredNotLost() {
         Tallies tallies = Tallies.of(Map.of(Interval.reached(7, 14), 10L, Interval.sent(7, 7), 10L));
         WayBatch batch = WayBatch.of(WAY, Tallies.none(), tallies);

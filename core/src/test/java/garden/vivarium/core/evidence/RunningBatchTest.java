@@ -208,6 +208,23 @@ class RunningBatchTest {
     }
 
     @Test
+    void whatIsToldLeavesTheMeanWhereTheBatchHasIt() {
+        for (Tallies looks : List.of(
+                Tallies.of(Map.of(Interval.pending(20), 20L)),
+                Tallies.of(Map.of(Interval.pending(40), 20L)),
+                Tallies.of(Map.of(Interval.reached(7, 14), 1L, Interval.pending(16), 19L)),
+                Tallies.of(Map.of(Interval.reached(7, 14), 9L, Interval.pending(14), 11L)))) {
+            RunningBatch batch = RunningBatch.of(PRIOR, looks);
+            double[] told = batch.asFinished(RATE, 20);
+
+            assertThat(told[0]).isBetween(0.0, told[1]);
+            assertThat((RATE.a() + told[0]) / (RATE.a() + RATE.b() + told[1]))
+                    .as(looks.toString())
+                    .isCloseTo(batch.rate(), within(1e-9));
+        }
+    }
+
+    @Test
     void theRoughSumAgreesToTheSecondFigure() {
         Tallies tallies = Tallies.of(Map.of(
                 Interval.reached(7, 14),

@@ -232,6 +232,18 @@ class TrustBench {
             double seen,
             boolean above,
             RandomDataGenerator random) {
+        return runningLife(truth, truth.rate(), finished, running, day, seen, above, random);
+    }
+
+    private static double[] runningLife(
+            Life.TrueBatch truth,
+            double guide,
+            int finished,
+            int running,
+            int day,
+            double seen,
+            boolean above,
+            RandomDataGenerator random) {
         List<WayBatch> batches = new ArrayList<>();
         for (int i = 0; i < finished; i++) {
             batches.add(
@@ -241,9 +253,36 @@ class TrustBench {
             Life life = Life.of(truth, 40, random);
             batches.add(WayBatch.of(WAY, Tallies.none(), life.looked(life.days(day), seen, above)));
         }
-        GuideFigures right = new GuideFigures(truth.rate(), Optional.empty(), GUIDE);
+        GuideFigures right = new GuideFigures(guide, Optional.empty(), GUIDE);
         StrikeRate rate = NurseryRecord.of(batches, w -> right).strike(WAY);
         return new double[] {rate.mean(), covers(rate, truth.rate())};
+    }
+
+    /** Truths drawn as the guide's doubt has them: then an interval that says 90% has to hold 90%, few batches or many. */
+    @Test
+    void c_runningBatchesOfWaysNotKnown() {
+        Table t = begin("the same, the way's rate and time drawn from what is not known of them");
+        int[][] mixes =
+                FULL ? new int[][] {{4, 0}, {2, 2}, {0, 1}, {0, 4}, {0, 8}} : new int[][] {{2, 2}, {0, 1}, {0, 4}};
+        for (int[] mix : mixes) {
+            for (double rate : FULL ? new double[] {0.5, 0.7, 0.9} : new double[] {0.5, 0.7}) {
+                for (int day : FULL ? new int[] {17, 24} : new int[] {24}) {
+                    Table.Cell c = t.run(seed(41, mix[0] * 10 + mix[1], rate + day), random -> {
+                        double drawn = random.nextBeta(4 * rate, 4 * (1 - rate));
+                        double slower = random.nextNormal(0, 0.25);
+                        double shown = random.nextBeta(0.5, 1.5);
+                        Life.TrueBatch truth =
+                                new Life.TrueBatch(GUIDE, drawn, 0.08, slower, 0.2, shown, Life.Shows.AS_READY);
+                        double[] said = runningLife(truth, rate, mix[0], mix[1], day, 1, false, random);
+                        return new double[] {said[0] - drawn, said[1]};
+                    });
+                    String cell =
+                            "guide %.1f, %d finished and %d running on day %d".formatted(rate, mix[0], mix[1], day);
+                    t.near(cell, "off by", c.mean()[0], c.error()[0], 0, 0.03);
+                    t.share(cell, "covers", c.mean()[1], c.error()[1], 86, 97);
+                }
+            }
+        }
     }
 
     // --- Promises
