@@ -11,9 +11,11 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.compare.Measure;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Hemisphere;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -108,9 +110,12 @@ class JudgedBatches {
         return ids;
     }
 
-    /** By what names are said: places, stock plants, and whether a protocol warms from below. */
+    /** By what names are said: places, stock plants, and how a version of a protocol keeps what was stuck. */
     private record Words(
-            Map<UUID, String> places, Map<UUID, String> plants, Map<String, String> bases, Hemisphere hemisphere) {}
+            Map<UUID, String> places,
+            Map<UUID, String> plants,
+            Map<String, Optional<Protocol.Air>> airs,
+            Hemisphere hemisphere) {}
 
     private FinishedBatch finished(BatchFacts f, WayBatch b, Words words) {
         Map<Factor, String> is = new EnumMap<>(Factor.class);
@@ -144,23 +149,19 @@ class JudgedBatches {
         put(is, Factor.PLACE, words.places().get(f.placeId()));
         put(is, Factor.STOCK_PLANT, words.plants().get(f.stockPlantId()));
         put(is, Factor.PERSON, f.madeBy());
+        Optional<Protocol.Air> air = Optional.empty();
         if (f.done().protocol() != null && f.done().protocolVersion() != null) {
+            air = words.airs()
+                    .computeIfAbsent(
+                            f.done().protocol() + " " + f.done().protocolVersion(),
+                            k -> guide.protocol(f.done().protocol(), f.done().protocolVersion(), b.way())
+                                    .map(p -> p.keeping().air()));
             is.put(Factor.VERSION, f.done().protocol() + ", version " + f.done().protocolVersion());
-            put(
-                    is,
-                    Factor.BASE,
-                    words.bases()
-                            .computeIfAbsent(
-                                    f.done().protocol() + " " + f.done().protocolVersion(),
-                                    k -> guide.protocol(
-                                                    f.done().protocol(),
-                                                    f.done().protocolVersion(),
-                                                    b.way())
-                                            .map(p -> p.keeping().air().base().isPresent()
-                                                    ? "warm from below"
-                                                    : "no warmth from below")
-                                            .orElse("")));
+            air.ifPresent(a -> is.put(Factor.BASE, a.base().isPresent() ? "warm from below" : "no warmth from below"));
         }
+        Map<Measure, Double> measures =
+                Facts.measures(f.taking(), treatments, f.material().lengthMm());
+        air.ifPresent(a -> measures.put(Measure.LAMP, (double) a.lampHours()));
         return new FinishedBatch(
                 f.code(),
                 b.way().plant(),
@@ -172,7 +173,7 @@ class JudgedBatches {
                 new BatchCount(b.kept(), b.judgeable()),
                 b.ready(),
                 is,
-                Facts.measures(f.taking(), treatments, f.material().lengthMm()));
+                measures);
     }
 
     private static String said(List<String> treatments, String none) {

@@ -95,12 +95,12 @@ class SeveralController {
     /**
      * What is said of one measure.
      *
-     * @param clock for warmth and day length; empty for others
+     * @param clock for warmth, day length and lamps; empty for others
      */
     record Told(Measure measure, double step, DoseCurve curve, Optional<LearnedClock> clock) {}
 
     private Told told(Measure measure, List<FinishedBatch> batches) {
-        boolean times = measure == Measure.WARMTH || measure == Measure.DAYLIGHT;
+        boolean times = measure == Measure.WARMTH || measure == Measure.DAYLIGHT || measure == Measure.LAMP;
         return new Told(
                 measure,
                 step(measure),

@@ -81,7 +81,7 @@ public record DoseCurve(Verdict verdict, int batches, int values, List<Point> po
         return switch (measure) {
             case HORMONE -> Math.round(value / 100) * 100.0;
             case DAYLIGHT -> Math.round(value * 2) / 2.0;
-            case DRIED, LENGTH, WARMTH -> Math.round(value);
+            case DRIED, LENGTH, WARMTH, LAMP -> Math.round(value);
         };
     }
 

@@ -11,5 +11,7 @@ public enum Measure {
     /** Mean warmth of the place in the first three weeks, in °C. */
     WARMTH,
     /** Mean length of the days of its first three weeks in hours, sun above the horizon. */
-    DAYLIGHT
+    DAYLIGHT,
+    /** Hours of lamp a day, by the version of the way by which it was done; 0 for none. */
+    LAMP
 }
