@@ -14,6 +14,8 @@ public class BatchLabels {
     /** The sheet that is offered first. */
     static final LabelSheet USUAL = LabelSheet.named("a4-21").orElseThrow();
 
+    private static final LabelSheet SMALL = LabelSheet.named("a4-65").orElseThrow();
+
     private final Labels labels;
 
     BatchLabels(Labels labels) {
@@ -28,6 +30,36 @@ public class BatchLabels {
                         null,
                         batches.stream()
                                 .map(b -> new LabelPrint.Item(LabelPrint.Kind.BATCH, b.id(), 1))
+                                .toList(),
+                        false,
+                        LabelPrint.Next.NOTHING,
+                        null)
+                .getId();
+    }
+
+    /**
+     * A cell of a trial's tray.
+     *
+     * @param batch of the tray
+     * @param arm which way stands there, from 0
+     * @param way in words
+     * @param row from 1
+     * @param column from 1
+     */
+    public record CellOfTrial(UUID batch, int arm, String way, int row, int column) {}
+
+    /** Makes ready a small label for each cell of a trial, with the shape of its way. */
+    @Transactional
+    public UUID ofCells(List<CellOfTrial> cells) {
+        return labels.keep(
+                        SMALL,
+                        null,
+                        cells.stream()
+                                .map(c -> new LabelPrint.Item(
+                                        LabelPrint.Kind.BATCH,
+                                        c.batch(),
+                                        1,
+                                        new LabelPrint.Cell(c.arm(), c.way(), c.row(), c.column())))
                                 .toList(),
                         false,
                         LabelPrint.Next.NOTHING,

@@ -9,10 +9,10 @@ import java.util.Optional;
  * @param plant the plant's name
  * @param code what it is called here: the code of the batch or stock plant
  * @param lines what else is said, the most wanted first
- * @param sign how it was made; none for a stock plant
+ * @param sign how it was made, or which way of a trial it is; none for a stock plant
  * @param address where its page is, for the square code
  */
-record Label(String plant, String code, List<String> lines, Optional<WaySign> sign, String address) {
+record Label(String plant, String code, List<String> lines, Optional<LabelSign> sign, String address) {
 
     Label {
         lines = List.copyOf(lines);

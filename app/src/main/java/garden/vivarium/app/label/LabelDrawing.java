@@ -94,12 +94,7 @@ final class LabelDrawing {
     }
 
     private void sign(double x, double y, double high) {
-        WaySign sign = label.sign().orElseThrow();
-        double scale = high / WaySign.BOX;
-        pen.path(WaySign.SOIL_LINE, x, y, scale, false);
-        pen.path(sign.ground().path(), x, y, scale, false);
-        pen.path(sign.solid(), x, y, scale, true);
-        pen.path(sign.lines(), x, y, scale, false);
+        label.sign().orElseThrow().draw(pen, x, y, high / LabelSign.BOX);
     }
 
     /** The square code, with a pale rim of two cells; the label round it is pale too. */

@@ -41,8 +41,27 @@ class LabelPrint extends NurseryRow {
         }
     }
 
-    /** So many labels of one thing. */
-    record Item(Kind kind, UUID of, int copies) {}
+    /**
+     * So many labels of one thing.
+     *
+     * @param cell the cell of a tray that they are of; null where they are of the whole
+     */
+    record Item(Kind kind, UUID of, int copies, Cell cell) {
+
+        Item(Kind kind, UUID of, int copies) {
+            this(kind, of, copies, null);
+        }
+    }
+
+    /**
+     * A cell of a trial's tray.
+     *
+     * @param arm which way stands there, from 0
+     * @param way in words
+     * @param row from 1
+     * @param column from 1
+     */
+    record Cell(int arm, String way, int row, int column) {}
 
     private String sheet;
     private int first;

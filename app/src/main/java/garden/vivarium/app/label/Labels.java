@@ -22,8 +22,10 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -125,7 +127,7 @@ class Labels {
         }
     }
 
-    private Optional<WaySign> sign(BatchView batch) {
+    private Optional<LabelSign> sign(BatchView batch) {
         return guide.method(batch.method()).map(m -> new WaySign(m.family(), Ground.of(batch.medium())));
     }
 
@@ -176,7 +178,7 @@ class Labels {
         if (next != Next.NOTHING && on == null) {
             throw new InvalidField("nextOn", Messages.text("Labels.next"));
         }
-        items.forEach(i -> of(i.kind(), i.of(), next, on));
+        labels(items, next, on);
         LabelPrint print = new LabelPrint(
                 sheet.key(),
                 first == null ? firstFree(sheet) : first,
@@ -202,10 +204,25 @@ class Labels {
     /** The labels of a print, one by one. */
     @Transactional(readOnly = true)
     public List<Label> labels(LabelPrint print) {
+        return labels(print.items(), print.next(), print.nextOn());
+    }
+
+    private List<Label> labels(List<Item> items, Next next, LocalDate on) {
         List<Label> labels = new ArrayList<>();
-        print.items()
-                .forEach(i -> labels.addAll(
-                        Collections.nCopies(i.copies(), of(i.kind(), i.of(), print.next(), print.nextOn()))));
+        Map<UUID, Label> known = new HashMap<>();
+        for (Item i : items) {
+            Label whole = known.computeIfAbsent(i.of(), of -> of(i.kind(), of, next, on));
+            labels.addAll(Collections.nCopies(i.copies(), i.cell() == null ? whole : ofCell(whole, i.cell())));
+        }
         return labels;
+    }
+
+    private Label ofCell(Label tray, LabelPrint.Cell cell) {
+        return new Label(
+                cell.way(),
+                words.say("label.cell", "row", cell.row(), "column", cell.column()),
+                List.of(tray.code()),
+                Optional.of(new ArmSign(cell.arm())),
+                tray.address());
     }
 }

@@ -8,10 +8,7 @@ import java.util.Map;
  * @param family of the method, as "stem"
  * @param ground what it stands in
  */
-record WaySign(String family, Ground ground) {
-
-    /** The sign's box. */
-    static final double BOX = 24;
+record WaySign(String family, Ground ground) implements LabelSign {
 
     static final String SOIL_LINE = "M0,14 L24,14";
 
@@ -40,6 +37,14 @@ record WaySign(String family, Ground ground) {
             "offset", "M12,16 C14,18 17,18 19,16",
             "plantlet", "M2,14 C4,4 14,2 19,12 M2,14 L2,5",
             "bulb", "M12,8 L12,4");
+
+    @Override
+    public void draw(Pen pen, double x, double y, double scale) {
+        pen.path(SOIL_LINE, x, y, scale, false);
+        pen.path(ground.path(), x, y, scale, false);
+        pen.path(solid(), x, y, scale, true);
+        pen.path(lines(), x, y, scale, false);
+    }
 
     String solid() {
         return SOLID.getOrDefault(family, SOLID.get("stem"));

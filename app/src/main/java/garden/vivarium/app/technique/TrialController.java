@@ -287,6 +287,16 @@ class TrialController {
         });
     }
 
+    /** A small label for each cell, with the shape of its way. */
+    @PostMapping("/{id}/cell-labels")
+    String cellLabels(@PathVariable UUID id, RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            next.addFlashAttribute(
+                    "labelsMade", labels.ofCells(trials.cells(id)).toString());
+            return Messages.text("Trials.labels.cells");
+        });
+    }
+
     @PostMapping("/{id}/usual")
     String usual(@PathVariable UUID id, RedirectAttributes next) {
         return FormActions.run(

@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.label.BatchLabels;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -280,6 +281,29 @@ class Trials {
         return trays.findByTrialIdOrderByTray(id).stream()
                 .map(TrialTray::batchId)
                 .toList();
+    }
+
+    /** Every cell that holds a piece, tray by tray, with the way that it is of. */
+    @Transactional(readOnly = true)
+    List<BatchLabels.CellOfTrial> cells(UUID id) {
+        Trial trial = trial(id);
+        TrialView view = trial.view();
+        List<BatchLabels.CellOfTrial> cells = new ArrayList<>();
+        for (TrialTray tray : trays.findByTrialIdOrderByTray(id)) {
+            List<Integer> arms = trial.layout().trays().get(tray.tray());
+            for (int i = 0; i < arms.size(); i++) {
+                int arm = arms.get(i);
+                if (arm != TrialLayout.EMPTY) {
+                    cells.add(new BatchLabels.CellOfTrial(
+                            tray.batchId(),
+                            arm,
+                            arm == 0 ? view.asks().first() : view.asks().second(),
+                            i / view.size().columns() + 1,
+                            i % view.size().columns() + 1));
+                }
+            }
+        }
+        return cells;
     }
 
     /** A trial; the arms stay unseen until it is closed, or somebody has asked to see them. */

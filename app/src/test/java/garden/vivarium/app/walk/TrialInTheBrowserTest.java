@@ -4,16 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.core.looks.PieceState;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 
 /** A trial is designed, laid out, stuck, looked at cell by cell, and read at its end. */
 class TrialInTheBrowserTest extends AtThePages {
 
     @Test
-    void aTrialFromTheQuestionToTheVerdict() {
+    void aTrialFromTheQuestionToTheVerdict() throws IOException {
         in(() -> Growing.stockPlant(stock, "Fuchsia ‘Skerry Lantern’"));
         browser.open("/technique/trials");
         browser.follow("Design one");
@@ -48,6 +52,17 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.fetch((String)
                         browser.script("return document.querySelector('main a[href$=pdf]').getAttribute('href')")))
                 .startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+        browser.press("form[action$='/cell-labels'] button");
+        browser.untilText("main .said", "made ready");
+        try (PDDocument sheets = Loader.loadPDF(browser.fetch(
+                (String) browser.script("return document.querySelector('main a[href$=pdf]').getAttribute('href')")))) {
+            // 54 go on one sheet of 65 small ones.
+            assertThat(sheets.getNumberOfPages()).isOne();
+            String words = new PDFTextStripper().getText(sheets);
+            assertThat(words.lines().filter(l -> l.startsWith("perlite"))).hasSize(27);
+            assertThat(words.lines().filter(l -> l.startsWith("sharp sand"))).hasSize(27);
+            assertThat(words).contains("row 4, cell 1");
+        }
         browser.press("main details summary");
         browser.script(
                 "document.getElementById('end').value = arguments[0]",
