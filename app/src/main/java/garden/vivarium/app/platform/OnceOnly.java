@@ -1,5 +1,6 @@
 package garden.vivarium.app.platform;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -11,7 +12,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerInterceptor;
 
-/** A form that is sent twice counts once: the second leads where the first led. */
+/** A form that is sent twice counts once: the second leads where the first led, and is refused as the first was where that changed nothing. */
 @Component
 class OnceOnly implements HandlerInterceptor {
 
@@ -31,20 +32,26 @@ class OnceOnly implements HandlerInterceptor {
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws IOException {
         Optional<UUID> form = form(request);
-        if (form.isEmpty() || nursery.id().isEmpty()) {
+        if (form.isEmpty() || nursery.id().isEmpty() || request.getDispatcherType() != DispatcherType.REQUEST) {
             return true;
         }
         UUID of = nursery.required();
-        if (forms.take(of, form.get())) {
-            request.setAttribute(TAKEN, form.get());
-            return true;
+        for (int i = 0; i < ASKED; i++) {
+            if (forms.take(of, form.get())) {
+                request.setAttribute(TAKEN, form.get());
+                return true;
+            }
+            // Whoever has it leads somewhere with it, or lets it go: then it is sent anew.
+            while (i++ < ASKED && forms.isWorkedOn(of, form.get())) {
+                rest();
+            }
+            Optional<String> led = forms.answer(of, form.get());
+            if (led.isPresent()) {
+                response.sendRedirect(led.get());
+                return false;
+            }
         }
-        Optional<String> led = whereItLed(of, form.get());
-        if (led.isPresent()) {
-            response.sendRedirect(led.get());
-        } else {
-            response.sendError(HttpStatus.CONFLICT.value());
-        }
+        response.sendError(HttpStatus.CONFLICT.value());
         return false;
     }
 
@@ -65,20 +72,12 @@ class OnceOnly implements HandlerInterceptor {
         }
     }
 
-    private Optional<String> whereItLed(UUID of, UUID form) {
-        for (int i = 0; i < ASKED; i++) {
-            Optional<String> led = forms.answer(of, form);
-            if (led.isPresent()) {
-                return led;
-            }
-            try {
-                Thread.sleep(EVERY_MS);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                return Optional.empty();
-            }
+    private static void rest() {
+        try {
+            Thread.sleep(EVERY_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
-        return Optional.empty();
     }
 
     private static Optional<UUID> form(HttpServletRequest request) {

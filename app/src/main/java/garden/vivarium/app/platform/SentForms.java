@@ -55,6 +55,16 @@ class SentForms {
         }
     }
 
+    /** Whether somebody has taken it who neither led anywhere with it nor let it go. */
+    boolean isWorkedOn(UUID nursery, UUID form) {
+        return database.sql("select count(*) from sent_form where nursery_id = ? and id = ? and answer is null")
+                        .param(nursery.toString())
+                        .param(form.toString())
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     /** Where a form led; empty while it is worked on. */
     Optional<String> answer(UUID nursery, UUID form) {
         return database.sql("select answer from sent_form where nursery_id = ? and id = ? and answer is not null")

@@ -19,6 +19,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.hamcrest.Matchers;
 import org.junit.jupiter.api.BeforeEach;
@@ -93,6 +94,28 @@ class FormsTest extends AtANursery {
             hands.shutdownNow();
         }
         assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(1);
+    }
+
+    @Test
+    void aFormThatIsRefusedIsRefusedTwiceAndNobodyWaitsForIt() throws Exception {
+        String id = UUID.randomUUID().toString();
+        ExecutorService hands = Executors.newFixedThreadPool(4);
+        try {
+            List<Future<Integer>> sent = IntStream.range(0, 4)
+                    .mapToObj(i -> hands.submit(() -> pages.perform(post("/stock")
+                                    .with(user(grower))
+                                    .with(csrf())
+                                    .param("once", id))
+                            .andReturn()
+                            .getResponse()
+                            .getStatus()))
+                    .toList();
+            for (Future<Integer> s : sent) {
+                assertThat(s.get(8, TimeUnit.SECONDS)).isEqualTo(200);
+            }
+        } finally {
+            hands.shutdownNow();
+        }
     }
 
     @Test

@@ -284,6 +284,11 @@ public final class Browser implements AutoCloseable {
         return violations(axe());
     }
 
+    /** The same but for contrast, which is no other where the window is narrow. */
+    public List<String> barriersButContrast() {
+        return violations(axe().disableRules(List.of("color-contrast")));
+    }
+
     /** What cannot be read for want of contrast. */
     public List<String> poorContrasts() {
         return violations(axe().withRules(List.of("color-contrast")));

@@ -1,0 +1,142 @@
+package garden.vivarium.app.door;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/**
+ * Three people save at the sample nursery while the application, its database, or both are killed again and again, and started
+ * again by the start command. What was acknowledged is there once and whole. Printed, and asserted.
+ */
+@EnabledIfSystemProperty(named = "vivarium.bench", matches = "kills")
+class KillsBench {
+
+    private static final int KILLS = Integer.getInteger("kills.number", 100);
+    private static final int PEOPLE = 3;
+    private static final Duration RETURNS = Duration.ofMinutes(2);
+
+    private final Path data = Path.of(System.getProperty("kills.data"));
+    private final int port = Integer.getInteger("kills.port");
+    private final Random random = new Random(20_261_127);
+    private final Map<String, List<Long>> away = new TreeMap<>();
+
+    @Test
+    void nothingThatWasAcknowledgedIsLost() throws Exception {
+        List<String> trays = trays();
+        assertThat(trays).hasSizeGreaterThanOrEqualTo(PEOPLE);
+        Saving saving = new Saving("Turn tray");
+        for (int i = 0; i < PEOPLE; i++) {
+            int n = i;
+            Visitor person = new Visitor(port);
+            assertThat(person.signIn("wren", "low tide at noon")).isEqualTo("/round");
+            List<String> own = new ArrayList<>(trays);
+            own.removeIf(t -> trays.indexOf(t) % PEOPLE != n);
+            saving.by(person, own, Duration.ofMillis(120));
+        }
+        for (int kill = 0; kill < KILLS; kill++) {
+            TimeUnit.MILLISECONDS.sleep(300 + random.nextInt(2500));
+            int lot = random.nextInt(10);
+            String what = lot < 4 ? "application" : lot < 8 ? "database" : "both";
+            if (!what.equals("database")) {
+                kill("app.pid");
+            }
+            if (!what.equals("application")) {
+                kill("pid");
+            }
+            away.computeIfAbsent(what, w -> new ArrayList<>()).add(untilItAnswers(what));
+            if ((kill + 1) % 10 == 0) {
+                System.out.printf("%d kills%n", kill + 1);
+            }
+        }
+        TimeUnit.SECONDS.sleep(2);
+        saving.end();
+        away.forEach((what, took) -> {
+            Collections.sort(took);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%s killed %d times: answers again after %.1f s (median), %.1f s at the longest%n",
+                    what,
+                    took.size(),
+                    took.get(took.size() / 2) / 1000.0,
+                    took.get(took.size() - 1) / 1000.0);
+        });
+        Saving.Outcome outcome = saving.outcome(database(), password());
+        System.out.println(saving.said(outcome));
+        assertThat(outcome.acknowledged()).isGreaterThan(10 * KILLS);
+        assertThat(outcome.lost()).isEmpty();
+        assertThat(outcome.doubled()).isEmpty();
+        assertThat(outcome.halves()).isZero();
+        assertThat(outcome.signedOut()).isZero();
+        assertThat(outcome.refused()).isEmpty();
+    }
+
+    /** Codes of running trays. */
+    private List<String> trays() throws IOException, SQLException {
+        List<String> codes = new ArrayList<>();
+        try (Connection c = DriverManager.getConnection(database(), "vivarium", password());
+                Statement asks = c.createStatement();
+                ResultSet rows = asks.executeQuery(
+                        "select b.code from batch b join membership m on m.nursery_id = b.nursery_id join person p on p.id = m.person_id"
+                                + " where p.sign_in = 'wren' and b.closed_on is null and b.stuck >= 24 and b.lost = 0 and b.sent = 0 and b.moved = 0 and b.ready = 0 and b.first_sign = 0"
+                                + " order by b.code")) {
+            while (rows.next()) {
+                codes.add(rows.getString(1));
+            }
+        }
+        return codes;
+    }
+
+    private static String database() {
+        return "jdbc:mariadb://127.0.0.1:" + System.getProperty("kills.database") + "/vivarium";
+    }
+
+    private String password() throws IOException {
+        return Files.readString(data.resolve("password")).strip();
+    }
+
+    private void kill(String of) throws IOException, InterruptedException {
+        new ProcessBuilder("kill", "-9", Files.readString(data.resolve(of)).strip())
+                .start()
+                .waitFor();
+    }
+
+    /** Milliseconds until /health says that all is up, having first said that it is not. */
+    private long untilItAnswers(String what) throws InterruptedException {
+        Instant killed = Instant.now();
+        Visitor anybody = new Visitor(port);
+        boolean wasDown = false;
+        while (Duration.between(killed, Instant.now()).compareTo(RETURNS) < 0) {
+            boolean up;
+            try {
+                up = anybody.get("/health").statusCode() == 200;
+            } catch (IllegalStateException nobodyAnswers) {
+                up = false;
+            }
+            wasDown |= !up;
+            if (up && wasDown) {
+                return Duration.between(killed, Instant.now()).toMillis();
+            }
+            TimeUnit.MILLISECONDS.sleep(50);
+        }
+        throw new AssertionError(what + " did not come back within " + RETURNS);
+    }
+}
