@@ -81,7 +81,7 @@ class KillsBench {
         });
         Saving.Outcome outcome = saving.outcome(database(), password());
         System.out.println(saving.said(outcome));
-        assertThat(outcome.acknowledged()).isGreaterThan(10 * KILLS);
+        assertThat(outcome.acknowledged()).isGreaterThan(4 * KILLS);
         assertThat(outcome.lost()).isEmpty();
         assertThat(outcome.doubled()).isEmpty();
         assertThat(outcome.halves()).isZero();

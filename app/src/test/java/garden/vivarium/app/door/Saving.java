@@ -60,8 +60,8 @@ final class Saving {
      */
     void by(Visitor person, List<String> trays, Duration pause) {
         int n = people.size();
+        person.get("/round");
         Thread saves = new Thread(() -> {
-            person.get("/round");
             for (int i = 0; !over; i++) {
                 if (!trays.isEmpty() && i % A_LOOK_EVERY == 0) {
                     look(person, trays.get(i / A_LOOK_EVERY % trays.size()));
@@ -234,18 +234,23 @@ final class Saving {
     /** The outcome as one line. */
     String said(Outcome outcome) {
         return String.format(
-                Locale.ROOT,
-                "%,d saves acknowledged (%,d of them looks at %d pieces), asked again %,d times, longest wait %.1f s; lost %d, doubled %d, in part %d, not known %d, signed out %d, refused %d",
-                outcome.acknowledged(),
-                looks.size(),
-                PIECES,
-                askedAgain.get(),
-                longest / 1000.0,
-                outcome.lost().size(),
-                outcome.doubled().size(),
-                outcome.halves(),
-                unknown.get(),
-                outcome.signedOut(),
-                outcome.refused().size());
+                        Locale.ROOT,
+                        "%,d saves acknowledged (%,d of them looks at %d pieces), asked again %,d times, longest wait %.1f s; lost %d, doubled %d, in part %d, not known %d, signed out %d, refused %d",
+                        outcome.acknowledged(),
+                        looks.size(),
+                        PIECES,
+                        askedAgain.get(),
+                        longest / 1000.0,
+                        outcome.lost().size(),
+                        outcome.doubled().size(),
+                        outcome.halves(),
+                        unknown.get(),
+                        outcome.signedOut(),
+                        outcome.refused().size())
+                + outcome.refused().stream()
+                        .distinct()
+                        .limit(5)
+                        .map(r -> "\n  refused: " + r)
+                        .collect(Collectors.joining());
     }
 }
