@@ -23,10 +23,8 @@ export function start(box) {
   const input = box.querySelector("input");
   const told = box.querySelector("[role=status]");
   const table = document.getElementById(box.dataset.narrow);
-  const rows = [...table.tBodies[0].rows].map((row) => ({
-    row,
-    words: plain(`${row.textContent} ${row.dataset.words ?? ""}`),
-  }));
+  const known = (row) => ({ row, words: plain(`${row.textContent} ${row.dataset.words ?? ""}`) });
+  const rows = [...table.tBodies[0].rows].map(known);
   /** Words by which rows are known beside what they show, asked for once somebody types. */
   let asked = table.dataset.more === undefined;
   const askMore = async () => {
@@ -36,8 +34,8 @@ export function start(box) {
     asked = true;
     const answer = await fetch(table.dataset.more, { headers: { Accept: "application/json" } });
     const more = answer.ok ? await answer.json() : {};
-    for (const known of rows) {
-      known.words += ` ${plain(more[known.row.dataset.row] ?? "")}`;
+    for (const one of rows) {
+      one.words += ` ${plain(more[one.row.dataset.row] ?? "")}`;
     }
     narrow();
   };
@@ -57,6 +55,10 @@ export function start(box) {
       // It is only not remembered.
     }
   };
+  table.addEventListener("grown", () => {
+    rows.push(...[...table.tBodies[0].rows].slice(rows.length).map(known));
+    narrow();
+  });
   input.value = sessionStorage.getItem(key) ?? "";
   input.addEventListener("input", () => {
     narrow();

@@ -14,6 +14,7 @@ const starts = {
   "[data-build-up]": () => import("./build-up.js"),
   "[data-find]": () => import("./find.js"),
   "[data-zone]": () => import("./zone.js"),
+  "[data-rest]": () => import("./rest.js"),
   "[data-narrow]": () => import("./narrow.js"),
   "[data-progress]": () => import("./progress.js"),
   "[data-photo-form], [data-photo-slider]": () => import("./photo.js"),

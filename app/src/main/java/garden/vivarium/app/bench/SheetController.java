@@ -20,10 +20,14 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** The Benches place, and in it the batch sheet. */
 @Controller
 class SheetController {
+
+    /** Rows that a page comes with: more than any screen holds. */
+    private static final int FIRST = 40;
 
     private final Benches benches;
     private final Sheets sheets;
@@ -60,11 +64,26 @@ class SheetController {
     }
 
     @GetMapping("/benches")
-    String benches(Model model) {
-        model.addAttribute("rows", benches.open());
+    String benches(@RequestParam(defaultValue = "false") boolean all, Model model) {
+        List<Benches.Row> rows = benches.open();
+        rows(rows, 0, all ? rows.size() : Math.min(FIRST, rows.size()), model);
         model.addAttribute("finished", benches.lastFinished());
         model.addAttribute("finishedCount", benches.countFinished());
         return "bench/benches";
+    }
+
+    /** The rows of the same list from there on: a page comes with what a screen holds, and fetches on. */
+    @GetMapping("/benches/rows")
+    String rows(@RequestParam int from, Model model) {
+        List<Benches.Row> rows = benches.open();
+        rows(rows, Math.max(0, Math.min(from, rows.size())), rows.size(), model);
+        return "bench/batch-rows";
+    }
+
+    private static void rows(List<Benches.Row> rows, int from, int to, Model model) {
+        model.addAttribute("rows", rows);
+        model.addAttribute("from", from);
+        model.addAttribute("to", to);
     }
 
     @GetMapping("/batches/{code}")
