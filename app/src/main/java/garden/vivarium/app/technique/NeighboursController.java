@@ -71,6 +71,7 @@ class NeighboursController {
         model.addAttribute("common", both.size());
         List<Mine> mine = mine(record);
         model.addAttribute("mine", mine.subList(0, Math.min(SHOWN, mine.size())));
+        model.addAttribute("ways", mine.size());
         return "technique/neighbours";
     }
 
