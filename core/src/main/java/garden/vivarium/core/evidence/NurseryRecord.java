@@ -115,6 +115,7 @@ public final class NurseryRecord {
         private final Map<WayInSeason, BatchPrior> priors = new ConcurrentHashMap<>();
         private final Map<WayBatch, Optional<Tells>> running = new ConcurrentHashMap<>();
         private final Map<SumOf, StrikeRate.Sum> sums = new ConcurrentHashMap<>();
+        private final Map<WayInSeason, FailedSum> failed = new ConcurrentHashMap<>();
         private volatile Double disagreement;
         private TimeEvidence readyTimes;
         private TimeEvidence firstSignTimes;
@@ -563,17 +564,23 @@ public final class NurseryRecord {
         RootingTime time = past.readyTimes.time(asked, levels, true).orElseThrow();
         Window own = guide.apply(asked.way()).ready();
         double median = own.mu() + Math.log(asked.season().slower());
-        List<List<ShownByRecord.Failed>> failed = levels.stream()
-                .map(level -> level.stream()
-                        .flatMap(g -> g.finished().stream())
-                        .map(b -> new ShownByRecord.Failed(
-                                b.ready(),
-                                Math.exp(guide.apply(b.way()).ready().mu()
-                                        + Math.log(b.season().slower())
-                                        - median)))
-                        .filter(ShownByRecord.Failed::isAny)
-                        .toList())
-                .toList();
+        List<List<ShownByRecord.Failed>> failed = new ArrayList<>();
+        for (List<WayGroup> level : levels) {
+            List<ShownByRecord.Failed> here = new ArrayList<>();
+            for (WayGroup g : level) {
+                FailedSum sum = kept(
+                        past.failed,
+                        g.of(),
+                        of -> FailedSum.of(
+                                g.finished().stream().map(WayBatch::ready).toList(), spread.rho()));
+                if (sum.isAny()) {
+                    double theirs = guide.apply(g.of().way()).ready().mu()
+                            + Math.log(g.of().season().slower());
+                    here.add(new ShownByRecord.Failed(sum, Math.exp(theirs - median)));
+                }
+            }
+            failed.add(here);
+        }
         return new BatchPrior(finishedRate(asked).nextBatch(), time, new ShownByRecord(time, failed, spread.rho()));
     }
 

@@ -1,7 +1,5 @@
 package garden.vivarium.core.evidence;
 
-import garden.vivarium.core.looks.Outcome;
-import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +26,7 @@ final class ShownByRecord implements FailuresShown {
      * Failures shown.
      *
      * @param ready time to ready of the way asked about, with its season
-     * @param levels finished batches from the widest level to the closest
+     * @param levels failures of finished batches from the widest level to the closest, one sum for each way
      * @param rho overdispersion of the nursery
      */
     ShownByRecord(RootingTime ready, List<List<Failed>> levels, double rho) {
@@ -38,30 +36,12 @@ final class ShownByRecord implements FailuresShown {
     }
 
     /**
-     * The failures of a finished batch.
+     * The failures of finished batches of one way.
      *
-     * @param tallies of ready
-     * @param days what a day of the way asked about is in this batch: the ratio of their medians by the guide, seasons included
+     * @param sum of them
+     * @param days what a day of the way asked about is in theirs: the ratio of the medians by the guide, seasons included
      */
-    record Failed(Tallies tallies, double days) {
-
-        /** Whether any piece failed. */
-        boolean isAny() {
-            return tallies.total(Outcome.LOST) + tallies.total(Outcome.GIVEN_UP) > 0;
-        }
-
-        private BatchCount by(double day) {
-            double then = day * days;
-            double shown = 0;
-            for (var e : tallies.with(Outcome.LOST).entrySet()) {
-                double after = e.getKey().after();
-                double by = e.getKey().by();
-                shown += e.getValue() * Math.max(0, Math.min(1, (then - after) / (by - after)));
-            }
-            double all = tallies.total(Outcome.LOST) + tallies.total(Outcome.GIVEN_UP);
-            return new BatchCount(Math.min(shown, all), all);
-        }
-    }
+    record Failed(FailedSum sum, double days) {}
 
     /** Of the nursery's own batches, from the widest to the closest. */
     private static final List<Closeness> LEVELS = List.of(
@@ -75,12 +55,15 @@ final class ShownByRecord implements FailuresShown {
     /** What is known of the mean share by a day. */
     StrikeRate mean(double day) {
         double prior = Math.max(LEAST, Math.min(1 - LEAST, ready.by(day) * PART_OF_READY));
-        List<Level> counted = new ArrayList<>();
+        List<StrikeRate.Summed> summed = new ArrayList<>();
         for (int i = 0; i < levels.size(); i++) {
-            counted.add(new Level(
-                    LEVELS.get(i), levels.get(i).stream().map(f -> f.by(day)).toList()));
+            StrikeRate.Sum level = StrikeRate.Sum.NONE;
+            for (Failed f : levels.get(i)) {
+                level = level.and(f.sum().by(day * f.days()));
+            }
+            summed.add(level.at(LEVELS.get(i)));
         }
-        return StrikeRate.of(prior, PRIOR_PIECES, counted, rho);
+        return StrikeRate.ofSums(prior, PRIOR_PIECES, summed, rho);
     }
 
     @Override

@@ -54,14 +54,9 @@ public record StrikeRate(
      * @param rho overdispersion of the nursery, 0 to 1
      */
     public static StrikeRate of(double guideRate, List<Level> levels, double rho) {
-        return of(guideRate, GUIDE_PIECES, levels, rho);
-    }
-
-    /** The same where the guide's rate is worth another number of pieces, above 0. */
-    static StrikeRate of(double guideRate, double guidePieces, List<Level> levels, double rho) {
         return ofSums(
                 guideRate,
-                guidePieces,
+                GUIDE_PIECES,
                 levels.stream()
                         .map(l -> Sum.of(l.batches(), rho).at(l.closeness()))
                         .toList(),
@@ -106,7 +101,8 @@ public record StrikeRate(
         return ofSums(guideRate, GUIDE_PIECES, levels, rho);
     }
 
-    private static StrikeRate ofSums(double guideRate, double guidePieces, List<Summed> levels, double rho) {
+    /** The same where the guide's rate is worth another number of pieces, above 0. */
+    static StrikeRate ofSums(double guideRate, double guidePieces, List<Summed> levels, double rho) {
         if (!(guideRate > 0) || !(guideRate < 1)) {
             throw new IllegalArgumentException("a guide rate lies between 0 and 1, not at " + guideRate);
         }

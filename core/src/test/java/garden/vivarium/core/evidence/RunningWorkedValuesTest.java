@@ -46,7 +46,8 @@ class RunningWorkedValuesTest {
     private static ShownByRecord shown() {
         Tallies finished =
                 Tallies.of(Map.of(Interval.lost(7, 14), 3L, Interval.lost(14, 28), 4L, Interval.givenUp(28, 28), 3L));
-        return new ShownByRecord(time(0.2), List.of(List.of(new ShownByRecord.Failed(finished, 1))), RHO);
+        return new ShownByRecord(
+                time(0.2), List.of(List.of(new ShownByRecord.Failed(FailedSum.of(List.of(finished), RHO), 1))), RHO);
     }
 
     @Test
