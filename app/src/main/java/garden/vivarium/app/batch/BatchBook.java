@@ -254,6 +254,28 @@ public class BatchBook {
         return batches.kin().stream().map(BatchBook::kin).toList();
     }
 
+    /** The same of the batches of some stock plants. */
+    @Transactional(readOnly = true)
+    public List<Kin> kinOfStock(Collection<UUID> stockPlants) {
+        return stockPlants.isEmpty()
+                ? List.of()
+                : batches.kinOfStock(stockPlants).stream().map(BatchBook::kin).toList();
+    }
+
+    /** The same of some batches. */
+    @Transactional(readOnly = true)
+    public List<Kin> kinOf(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : batches.kinOf(ids).stream().map(BatchBook::kin).toList();
+    }
+
+    /** The same of those that gave young plants. */
+    @Transactional(readOnly = true)
+    public List<Kin> kinThatGave() {
+        return batches.kinThatGave().stream().map(BatchBook::kin).toList();
+    }
+
     /**
      * How batches were done, as of a moment.
      *

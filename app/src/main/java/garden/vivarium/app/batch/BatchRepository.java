@@ -123,7 +123,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
             "select b from Batch b where b.plantName in :plants and (b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0))")
     List<Batch> givingSince(LocalDate day, Collection<String> plants);
 
-    @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code limit :most")
+    @Query("select b from Batch b where b.closedOn is not null order by b.closedOn desc, b.code desc limit :most")
     List<Batch> lastClosed(int most);
 
     @Query("select b.id from Batch b where b.taking.stuckOn is not null")
@@ -141,13 +141,30 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select count(b) from Batch b where b.closedOn is not null")
     long countClosed();
 
-    /** What a family needs of each batch; rows as they come, since a large nursery has many. */
-    @Query(
+    /** What a family needs of a batch. */
+    String KIN =
             "select b.code as code, b.id as id, b.origin.stockPlantId as stockPlantId, b.origin.fromBatchId as fromBatchId,"
                     + " b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
                     + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
-                    + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b order by b.taking.takenOn, b.code")
+                    + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b";
+
+    String BY_DAY = " order by b.taking.takenOn, b.code";
+
+    /** What a family needs of each batch; rows as they come, since a large nursery has many. */
+    @Query(KIN + BY_DAY)
     List<Tuple> kin();
+
+    /** The same of the batches of some stock plants. */
+    @Query(KIN + " where b.origin.stockPlantId in :stockPlants" + BY_DAY)
+    List<Tuple> kinOfStock(Collection<UUID> stockPlants);
+
+    /** The same of some batches. */
+    @Query(KIN + " where b.id in :ids" + BY_DAY)
+    List<Tuple> kinOf(Collection<UUID> ids);
+
+    /** The same of those that gave young plants. */
+    @Query(KIN + " where b.youngPlants > 0" + BY_DAY)
+    List<Tuple> kinThatGave();
 
     /** Which ways stood, or stand, where. */
     @Query("select distinct b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup,"

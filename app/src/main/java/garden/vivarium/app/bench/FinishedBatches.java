@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
@@ -16,6 +17,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,11 +30,17 @@ public class FinishedBatches {
 
     private final BatchBook book;
     private final Evidence evidence;
+    private final CurrentNursery nursery;
+    private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
-    FinishedBatches(BatchBook book, Evidence evidence) {
+    FinishedBatches(BatchBook book, Evidence evidence, CurrentNursery nursery) {
         this.book = book;
         this.evidence = evidence;
+        this.nursery = nursery;
     }
+
+    /** Those that ended last, as long as no batch has changed. */
+    private record Held(long stamp, List<FinishedBatch> last) {}
 
     /**
      * A batch that is over.
@@ -98,6 +106,18 @@ public class FinishedBatches {
     /** Those that ended last, each piece of which was judged. */
     @Transactional(readOnly = true)
     public List<FinishedBatch> last() {
+        UUID of = nursery.required();
+        long stamp = book.stamp();
+        Held before = held.get(of);
+        if (before != null && before.stamp() == stamp) {
+            return before.last();
+        }
+        Held now = new Held(stamp, judged());
+        held.put(of, now);
+        return now.last();
+    }
+
+    private List<FinishedBatch> judged() {
         return book.lastClosed(BATCHES_JUDGED).stream()
                 .filter(e -> e.batch().stuck() > 0 && e.batch().counts().sent() == 0)
                 .map(e -> {

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -70,14 +71,13 @@ class Stories {
                 .orElseThrow(() -> new NotFound("no such stock plant"));
         PlantGroup group = guide.group(plant.plant().group()).orElseThrow();
         LocalDate day = today.date();
-        List<BatchBook.Kin> kin = batches.kin();
-        Map<UUID, List<BatchBook.Kin>> byPlant = kin.stream()
-                .filter(k -> k.stockPlantId() != null)
-                .collect(Collectors.groupingBy(BatchBook.Kin::stockPlantId));
-        List<BatchBook.Kin> own = byPlant.getOrDefault(id, List.of());
         List<StockPlantView> sisters = all.stream()
                 .filter(s -> s.plant().id().equals(plant.plant().id()))
                 .toList();
+        Map<UUID, List<BatchBook.Kin>> byPlant =
+                batches.kinOfStock(sisters.stream().map(StockPlantView::id).toList()).stream()
+                        .collect(Collectors.groupingBy(BatchBook.Kin::stockPlantId));
+        List<BatchBook.Kin> own = byPlant.getOrDefault(id, List.of());
         double usual = usual(sisters, byPlant);
         List<HarvestView> harvests = counts.harvests(id);
         List<StockLookView> looks = counts.looks(id);
@@ -95,7 +95,8 @@ class Stories {
                         .map(s -> gave(s, byPlant.getOrDefault(s.id(), List.of()), usual))
                         .toList(),
                 care.of(id),
-                kin.stream().filter(k -> k.id().equals(plant.came().batch())).findFirst(),
+                batches.kinOf(Stream.ofNullable(plant.came().batch()).toList()).stream()
+                        .findFirst(),
                 offspring(all, own));
     }
 

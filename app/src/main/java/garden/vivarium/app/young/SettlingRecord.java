@@ -87,7 +87,9 @@ class SettlingRecord {
                         .stream()
                         .flatMap(List::stream)
                         .collect(Collectors.toMap(PottingView::id, Function.identity()));
-        Map<UUID, Way> ways = batches.kin().stream()
+        Map<UUID, Way> ways = batches
+                .kinOf(reached.stream().map(YoungMark::batchId).distinct().toList())
+                .stream()
                 .filter(k -> which.test(k.way()))
                 .collect(Collectors.toMap(BatchBook.Kin::id, BatchBook.Kin::way));
         Map<String, List<YoungMark>> by = reached.stream()
@@ -129,21 +131,24 @@ class SettlingRecord {
         return found(judged(way::equals), way, evidence.record().spread().rho());
     }
 
-    /** By medium, all plants together, those with most young plants first. */
+    /**
+     * How young plants settled.
+     *
+     * @param byMedium all plants together, those with most young plants first
+     * @param byWay plant by plant
+     */
+    record Settled(List<Line> byMedium, List<Line> byWay) {}
+
+    /** By medium and by way. */
     @Transactional(readOnly = true)
-    List<Line> byMedium() {
-        return lines(w -> w.medium());
+    Settled settled() {
+        List<Judged> all = judged(w -> true);
+        return new Settled(lines(all, Way::medium), lines(all, SettlingRecord::name));
     }
 
-    /** By way, plant by plant. */
-    @Transactional(readOnly = true)
-    List<Line> byWay() {
-        return lines(SettlingRecord::name);
-    }
-
-    private List<Line> lines(Function<Way, String> by) {
+    private List<Line> lines(List<Judged> all, Function<Way, String> by) {
         double rho = evidence.record().spread().rho();
-        return judged(w -> true).stream().collect(Collectors.groupingBy(j -> by.apply(j.way()))).entrySet().stream()
+        return all.stream().collect(Collectors.groupingBy(j -> by.apply(j.way()))).entrySet().stream()
                 .map(e -> new Line(
                         e.getKey(), found(e.getValue(), e.getValue().get(0).way(), rho)))
                 .sorted(Comparator.comparing((Line l) -> -l.found().setUp()).thenComparing(Line::what))
@@ -165,10 +170,9 @@ class SettlingRecord {
     private List<Judged> judged(Predicate<Way> which) {
         Map<UUID, Way> ways = new HashMap<>();
         // What is potted on day 0 has one test, not two: that it took is in its rate of taking.
-        batches.kin().stream()
-                .filter(k -> k.came().youngPlants() > 0
-                        && which.test(k.way())
-                        && !lookup.method(k.way().method()).pottedOnDay0())
+        batches.kinThatGave().stream()
+                .filter(k ->
+                        which.test(k.way()) && !lookup.method(k.way().method()).pottedOnDay0())
                 .forEach(k -> ways.put(k.id(), k.way()));
         Map<UUID, List<PottingView>> moved = batches.pottings(ways.keySet());
         Map<UUID, List<YoungLook>> seen = looks.findByBatchIdInAndWithdrawnFalse(moved.keySet()).stream()

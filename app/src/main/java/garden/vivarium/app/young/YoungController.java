@@ -40,8 +40,9 @@ class YoungController {
 
     @GetMapping("/technique/settling")
     String settling(Model model) {
-        model.addAttribute("media", settling.byMedium());
-        model.addAttribute("ways", settling.byWay());
+        SettlingRecord.Settled settled = settling.settled();
+        model.addAttribute("media", settled.byMedium());
+        model.addAttribute("ways", settled.byWay());
         model.addAttribute("milestones", settling.milestones());
         return "young/settling";
     }

@@ -135,7 +135,7 @@ class YoungLooksTest extends AtANursery {
         PottingView plug = in(() -> book.pottings(plugs.id()).get(0));
         run(() -> batches.settle(plugs.code(), plug.id(), TODAY.minusDays(9), 19));
 
-        List<SettlingRecord.Line> media = in(settling::byMedium);
+        List<SettlingRecord.Line> media = in(() -> settling.settled().byMedium());
 
         assertThat(media).extracting(SettlingRecord.Line::what).containsExactlyInAnyOrder("water", "plug compost");
         media.forEach(l -> assertThat(l.found().settled()).isEqualTo(l.what().equals("water") ? 10 : 19));
