@@ -38,22 +38,25 @@ class SecondFactors {
     private final PasswordEncoder hashes;
     private final RecoveryVocabulary vocabulary;
     private final Clock clock;
+    private final Seal seal;
     private final SecureRandom random = new SecureRandom();
     private final TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
 
-    SecondFactors(JdbcClient database, PasswordEncoder hashes, RecoveryVocabulary vocabulary, Clock clock) {
+    SecondFactors(JdbcClient database, PasswordEncoder hashes, RecoveryVocabulary vocabulary, Clock clock, Seal seal) {
         this.database = database;
         this.hashes = hashes;
         this.vocabulary = vocabulary;
         this.clock = clock;
+        this.seal = seal;
     }
 
-    private record Held(String secret, boolean on, long lastStep) {}
+    /** A secret, empty where the key is gone by which it was sealed: then no code is right, and recovery words still are. */
+    private record Held(Optional<String> secret, boolean on, long lastStep) {}
 
     private Optional<Held> held(UUID person) {
         return database.sql("select secret, on_since is not null, last_step from second_factor where person_id = ?")
                 .param(person.toString())
-                .query((row, i) -> new Held(row.getString(1), row.getBoolean(2), row.getLong(3)))
+                .query((row, i) -> new Held(seal.open(row.getString(1)), row.getBoolean(2), row.getLong(3)))
                 .optional();
     }
 
@@ -78,13 +81,16 @@ class SecondFactors {
             if (begun.get().on()) {
                 throw new InvalidField("code", Messages.text("SecondFactors.on.already"));
             }
-            return begun.get().secret();
+            if (begun.get().secret().isPresent()) {
+                return begun.get().secret().get();
+            }
+            turnOff(person);
         }
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);
         String secret = new Base32().encodeToString(bytes);
         database.sql("insert into second_factor (person_id, secret) values (?, ?)")
-                .params(person.toString(), secret)
+                .params(person.toString(), seal.shut(secret))
                 .update();
         return secret;
     }
@@ -134,13 +140,13 @@ class SecondFactors {
     public boolean accepts(UUID person, String typed) {
         String code = typed.replaceAll("\\s", "");
         Optional<Held> held = held(person);
-        if (held.isEmpty() || !code.matches("\\d{6}")) {
+        if (held.flatMap(Held::secret).isEmpty() || !code.matches("\\d{6}")) {
             return false;
         }
         long step = codes.getTimeStep().toMillis();
         long now = clock.millis() / step;
         for (long at = now - 1; at <= now + 1; at++) {
-            if (same(code(held.get().secret(), Instant.ofEpochMilli(at * step)), code)) {
+            if (same(code(held.get().secret().get(), Instant.ofEpochMilli(at * step)), code)) {
                 // Of two at the same moment one finds the step used.
                 return database.sql("update second_factor set last_step = ? where person_id = ? and last_step < ?")
                                 .params(at, person.toString(), at)

@@ -21,6 +21,7 @@ import org.springframework.test.context.ContextConfiguration;
             "vivarium.today=" + OnDatabase.TODAY,
             "vivarium.printer=target/printed",
             "vivarium.scheduled=false",
+            "vivarium.key=made up for tests",
             // All tests come from one address, and their clock stands still.
             "vivarium.door.free-by-address=100000"
         })
