@@ -56,13 +56,14 @@ class KillsBench {
             TimeUnit.MILLISECONDS.sleep(300 + random.nextInt(2500));
             int lot = random.nextInt(10);
             String what = lot < 4 ? "application" : lot < 8 ? "database" : "both";
+            Map<String, String> ended = new TreeMap<>();
             if (!what.equals("database")) {
-                kill("app.pid");
+                ended.put("app.pid", kill("app.pid"));
             }
             if (!what.equals("application")) {
-                kill("pid");
+                ended.put("pid", kill("pid"));
             }
-            away.computeIfAbsent(what, w -> new ArrayList<>()).add(untilItAnswers(what));
+            away.computeIfAbsent(what, w -> new ArrayList<>()).add(untilItAnswers(what, ended));
             if ((kill + 1) % 10 == 0) {
                 System.out.printf("%d kills%n", kill + 1);
             }
@@ -113,30 +114,42 @@ class KillsBench {
         return Files.readString(data.resolve("password")).strip();
     }
 
-    private void kill(String of) throws IOException, InterruptedException {
-        new ProcessBuilder("kill", "-9", Files.readString(data.resolve(of)).strip())
-                .start()
-                .waitFor();
+    /** Ends a process, and gives its id. */
+    private String kill(String of) throws IOException, InterruptedException {
+        String id = Files.readString(data.resolve(of)).strip();
+        new ProcessBuilder("kill", "-9", id).start().waitFor();
+        return id;
     }
 
-    /** Milliseconds until /health says that all is up, having first said that it is not. */
-    private long untilItAnswers(String what) throws InterruptedException {
+    /** Milliseconds until others run in place of those that ended, and /health says that all is up. */
+    private long untilItAnswers(String what, Map<String, String> ended) throws IOException, InterruptedException {
         Instant killed = Instant.now();
         Visitor anybody = new Visitor(port);
-        boolean wasDown = false;
         while (Duration.between(killed, Instant.now()).compareTo(RETURNS) < 0) {
-            boolean up;
-            try {
-                up = anybody.get("/health").statusCode() == 200;
-            } catch (IllegalStateException nobodyAnswers) {
-                up = false;
-            }
-            wasDown |= !up;
-            if (up && wasDown) {
+            if (othersRun(ended) && isUp(anybody)) {
                 return Duration.between(killed, Instant.now()).toMillis();
             }
             TimeUnit.MILLISECONDS.sleep(50);
         }
         throw new AssertionError(what + " did not come back within " + RETURNS);
+    }
+
+    private boolean othersRun(Map<String, String> ended) throws IOException {
+        for (Map.Entry<String, String> e : ended.entrySet()) {
+            Path file = data.resolve(e.getKey());
+            String now = Files.exists(file) ? Files.readString(file).strip() : "";
+            if (now.isEmpty() || now.equals(e.getValue())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean isUp(Visitor anybody) {
+        try {
+            return anybody.get("/health").statusCode() == 200;
+        } catch (IllegalStateException nobodyAnswers) {
+            return false;
+        }
     }
 }
