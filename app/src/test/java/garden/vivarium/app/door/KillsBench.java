@@ -53,7 +53,8 @@ class KillsBench {
             saving.by(person, own, Duration.ofMillis(120));
         }
         for (int kill = 0; kill < KILLS; kill++) {
-            TimeUnit.MILLISECONDS.sleep(300 + random.nextInt(2500));
+            // Up for some seconds each time: what is saved while all is well has to be there too.
+            TimeUnit.MILLISECONDS.sleep(1000 + random.nextInt(4000));
             int lot = random.nextInt(10);
             String what = lot < 4 ? "application" : lot < 8 ? "database" : "both";
             Map<String, String> ended = new TreeMap<>();
