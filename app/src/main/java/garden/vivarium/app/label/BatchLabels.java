@@ -25,16 +25,11 @@ public class BatchLabels {
     /** Makes ready one label for each of some batches. */
     @Transactional
     public UUID ready(List<BatchView> batches) {
-        return labels.keep(
-                        USUAL,
-                        null,
-                        batches.stream()
-                                .map(b -> new LabelPrint.Item(LabelPrint.Kind.BATCH, b.id(), 1))
-                                .toList(),
-                        false,
-                        LabelPrint.Next.NOTHING,
-                        null)
-                .getId();
+        return keep(
+                USUAL,
+                batches.stream()
+                        .map(b -> new LabelPrint.Item(LabelPrint.Kind.BATCH, b.id(), 1))
+                        .toList());
     }
 
     /**
@@ -51,20 +46,15 @@ public class BatchLabels {
     /** Makes ready a small label for each cell of a trial, with the shape of its way. */
     @Transactional
     public UUID ofCells(List<CellOfTrial> cells) {
-        return labels.keep(
-                        SMALL,
-                        null,
-                        cells.stream()
-                                .map(c -> new LabelPrint.Item(
-                                        LabelPrint.Kind.BATCH,
-                                        c.batch(),
-                                        1,
-                                        new LabelPrint.Cell(c.arm(), c.way(), c.row(), c.column())))
-                                .toList(),
-                        false,
-                        LabelPrint.Next.NOTHING,
-                        null)
-                .getId();
+        return keep(
+                SMALL,
+                cells.stream()
+                        .map(c -> new LabelPrint.Item(
+                                LabelPrint.Kind.BATCH,
+                                c.batch(),
+                                1,
+                                new LabelPrint.Cell(c.arm(), c.way(), c.row(), c.column())))
+                        .toList());
     }
 
     /**
@@ -75,13 +65,12 @@ public class BatchLabels {
      */
     @Transactional
     public UUID ready(BatchView batch, int copies) {
-        return labels.keep(
-                        USUAL,
-                        null,
-                        List.of(new LabelPrint.Item(LabelPrint.Kind.BATCH, batch.id(), copies)),
-                        false,
-                        LabelPrint.Next.NOTHING,
-                        null)
+        return keep(USUAL, List.of(new LabelPrint.Item(LabelPrint.Kind.BATCH, batch.id(), copies)));
+    }
+
+    /** On from where the last sheet of that size ended. */
+    private UUID keep(LabelSheet sheet, List<LabelPrint.Item> items) {
+        return labels.keep(sheet, null, items, false, LabelPrint.Next.NOTHING, null)
                 .getId();
     }
 }
