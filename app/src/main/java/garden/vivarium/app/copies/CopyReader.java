@@ -44,6 +44,8 @@ class CopyReader {
 
     private static final Logger LOG = LoggerFactory.getLogger(CopyReader.class);
     private static final int AT_ONCE = 500;
+    private static final int TIMES = 4;
+    private static final String SENT_AWAY = "40001";
     private static final long LARGEST_FILE = 32_000_000;
     private static final long LARGEST_CONTENTS = 1_000_000;
 
@@ -98,6 +100,21 @@ class CopyReader {
      * @throws CopyRefused if it is here already, or anything in the file cannot be
      */
     UUID restore(Path file) {
+        for (int time = 1; ; time++) {
+            try {
+                return once(file);
+            } catch (SQLException e) {
+                // Others write while it is restored; whoever the database sends away for their sake may come again.
+                if (time < TIMES && SENT_AWAY.equals(e.getSQLState())) {
+                    continue;
+                }
+                LOG.warn("A copy could not be restored: {}", e.getMessage());
+                throw new CopyRefused("A row of this copy cannot be taken: " + plain(e) + " Nothing was restored.");
+            }
+        }
+    }
+
+    private UUID once(Path file) throws SQLException {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
                 Connection connection = database.getConnection()) {
             Contents contents = contents(zip);
@@ -122,9 +139,6 @@ class CopyReader {
             return nursery;
         } catch (IOException e) {
             throw new CopyRefused("This is no copy of a nursery: it is no zip file, or not all of it is there.");
-        } catch (SQLException e) {
-            LOG.warn("A copy could not be restored: {}", e.getMessage());
-            throw new CopyRefused("A row of this copy cannot be taken: " + plain(e) + " Nothing was restored.");
         }
     }
 

@@ -2,7 +2,12 @@ package garden.vivarium.app.copies;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.BDDMockito.given;
+import static org.mockito.BDDMockito.then;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
 import garden.vivarium.app.demo.DemoNursery;
 import garden.vivarium.app.people.Leaving;
 import garden.vivarium.app.people.Nurseries;
@@ -17,6 +22,8 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +31,7 @@ import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -42,6 +50,15 @@ class CopiesTest {
 
     @Autowired
     private CopyReader reader;
+
+    @Autowired
+    private Tables tables;
+
+    @Autowired
+    private DataSource source;
+
+    @Autowired
+    private ObjectMapper json;
 
     @Autowired
     private Leaving leaving;
@@ -152,6 +169,25 @@ class CopiesTest {
                         .query(Integer.class)
                         .single())
                 .isZero();
+    }
+
+    @Test
+    void whoeverIsSentAwayForTheSakeOfOthersComesAgainAFewTimesAndNotForEver() throws Exception {
+        byte[] before = written();
+        erase();
+        Connection away = mock(Connection.class);
+        given(away.createStatement()).willThrow(new SQLException("Deadlock found", "40001"));
+        DataSource always = mock(DataSource.class);
+        given(always.getConnection()).willReturn(away);
+        assertThatThrownBy(() -> new CopyReader(tables, always, json).restore(file(before)))
+                .isInstanceOf(CopyRefused.class)
+                .hasMessageContaining("Nothing was restored");
+        then(always).should(times(4)).getConnection();
+
+        DataSource busy = mock(DataSource.class);
+        given(busy.getConnection()).willReturn(away, away, away).willAnswer(call -> source.getConnection());
+        assertThat(new CopyReader(tables, busy, json).restore(file(before))).isEqualTo(nursery.id());
+        assertThat(written()).isEqualTo(before);
     }
 
     @Test
