@@ -65,5 +65,8 @@ async function read(answer, item) {
     await remove(item.check.clientId);
     return { outcome: "refused", message: `There is no batch ${item.code} here.` };
   }
+  if (answer.status === 507) {
+    return { outcome: "unsent", message: "The server’s disk is full; it is kept here and sent again once there is room." };
+  }
   return { outcome: "unsent", message: "The server is not well; it is kept here and sent again." };
 }

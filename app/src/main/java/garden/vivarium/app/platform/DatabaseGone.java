@@ -26,7 +26,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Where the database does not answer, every address says so in one page that asks nothing of it. It stands before everything, since
+ * Where the database does not answer, or nothing can be kept since the disk is full, every address says so in one page that asks nothing of it. It stands before everything, since
  * even who somebody is comes from the database.
  */
 @Configuration
@@ -37,21 +37,35 @@ class DatabaseGone {
 
     @Bean
     FilterRegistrationBean<OncePerRequestFilter> saysThatTheDatabaseIsGone(Assets assets) throws IOException {
-        String page = new ClassPathResource("templates/platform/database-gone.html")
-                .getContentAsString(StandardCharsets.UTF_8)
-                .replace("STYLES", assets.at("vivarium.css"));
-        FilterRegistrationBean<OncePerRequestFilter> filter = new FilterRegistrationBean<>(new Saying(page));
+        Said gone = new Said(
+                HttpStatus.SERVICE_UNAVAILABLE, "the database does not answer", page("database-gone.html", assets));
+        Said full = new Said(
+                HttpStatus.INSUFFICIENT_STORAGE,
+                "the disk is full, and what was sent is not kept",
+                page("disk-full.html", assets));
+        FilterRegistrationBean<OncePerRequestFilter> filter = new FilterRegistrationBean<>(new Saying(gone, full));
         filter.setOrder(Ordered.HIGHEST_PRECEDENCE);
         filter.setDispatcherTypes(EnumSet.of(DispatcherType.REQUEST, DispatcherType.ERROR));
         return filter;
     }
 
+    private static String page(String name, Assets assets) throws IOException {
+        return new ClassPathResource("templates/platform/" + name)
+                .getContentAsString(StandardCharsets.UTF_8)
+                .replace("STYLES", assets.at("vivarium.css"));
+    }
+
+    /** How it is said: to programs in a sentence, to people on a page. */
+    private record Said(HttpStatus status, String sentence, String page) {}
+
     private static final class Saying extends OncePerRequestFilter {
 
-        private final String page;
+        private final Said gone;
+        private final Said full;
 
-        private Saying(String page) {
-            this.page = page;
+        private Saying(Said gone, Said full) {
+            this.gone = gone;
+            this.full = full;
         }
 
         @Override
@@ -69,17 +83,19 @@ class DatabaseGone {
             try {
                 next.doFilter(request, response);
             } catch (ServletException | RuntimeException e) {
-                if (!isDatabaseGone(e) || response.isCommitted()) {
+                boolean isFull = DiskFull.isCauseOf(e);
+                if ((!isFull && !isDatabaseGone(e)) || response.isCommitted()) {
                     throw e;
                 }
-                LOG.error("The database is gone: {}", e.getMessage());
-                say(request, response);
+                LOG.error("{}: {}", isFull ? "The disk is full" : "The database is gone", e.getMessage());
+                say(isFull ? full : gone, request, response);
             }
         }
 
-        private void say(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        private static void say(Said said, HttpServletRequest request, HttpServletResponse response)
+                throws IOException {
             response.reset();
-            response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
+            response.setStatus(said.status().value());
             response.setHeader(HttpHeaders.RETRY_AFTER, SECONDS);
             response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
             response.setHeader("Content-Security-Policy", SecurityRules.CONTENT_POLICY);
@@ -87,10 +103,12 @@ class DatabaseGone {
             response.setCharacterEncoding(StandardCharsets.UTF_8.name());
             if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.APPLICATION_JSON_VALUE)) {
                 response.setContentType(MediaType.APPLICATION_JSON_VALUE);
-                response.getWriter().write("{\"status\":503,\"message\":\"the database does not answer\"}");
+                response.getWriter()
+                        .write("{\"status\":%d,\"message\":\"%s\"}"
+                                .formatted(said.status().value(), said.sentence()));
             } else {
                 response.setContentType(MediaType.TEXT_HTML_VALUE);
-                response.getWriter().write(page);
+                response.getWriter().write(said.page());
             }
         }
     }

@@ -8,9 +8,12 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Stream;
 
-/** Two ways in the same trays, to be read once. */
+/** Two to four ways in the same trays, to be read once. */
 @Entity
 class Trial extends NurseryRow {
 
@@ -23,6 +26,8 @@ class Trial extends NurseryRow {
 
     private String firstArm;
     private String secondArm;
+    private String thirdArm;
+    private String fourthArm;
     private int perArm;
     private int trayRows;
     private int trayColumns;
@@ -44,10 +49,18 @@ class Trial extends NurseryRow {
         this.protocol = protocol;
     }
 
-    void asks(Factor asked, String first, String second) {
+    void asks(Factor asked, List<String> arms) {
         factor = asked;
-        firstArm = first;
-        secondArm = second;
+        firstArm = arms.get(0);
+        secondArm = arms.get(1);
+        thirdArm = arms.size() > 2 ? arms.get(2) : null;
+        fourthArm = arms.size() > 3 ? arms.get(3) : null;
+    }
+
+    private List<String> arms() {
+        return Stream.of(firstArm, secondArm, thirdArm, fourthArm)
+                .filter(Objects::nonNull)
+                .toList();
     }
 
     void laidOut(int pieces, int rows, int columns, long draw) {
@@ -84,7 +97,7 @@ class Trial extends NurseryRow {
     }
 
     TrialLayout layout() {
-        return TrialLayout.draw(2, perArm, trayRows, trayColumns, seed);
+        return TrialLayout.draw(arms().size(), perArm, trayRows, trayColumns, seed);
     }
 
     UUID stockPlantId() {
@@ -94,7 +107,7 @@ class Trial extends NurseryRow {
     TrialView view() {
         return new TrialView(
                 getId(),
-                new TrialView.Asks(plant, protocol, factor, firstArm, secondArm),
+                new TrialView.Asks(plant, protocol, factor, arms()),
                 new TrialView.Size(
                         perArm, trayRows, trayColumns, layout().trays().size(), seed),
                 new TrialView.Days(endsOn, stuckOn, peekedOn, closedOn),

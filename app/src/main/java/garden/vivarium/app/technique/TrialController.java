@@ -119,7 +119,7 @@ class TrialController {
         int apartB = Math.abs(knownA - knownB) < 10 ? (knownA > 79 ? knownA - 20 : knownA + 20) : knownB;
         model.addAttribute("rateA", knownA);
         model.addAttribute("rateB", apartB);
-        model.addAttribute("needed", Trials.needed(knownA, apartB));
+        model.addAttribute("needed", Trials.needed(knownA, apartB, 2));
         model.addAttribute("rows", ROWS);
         model.addAttribute("columns", COLUMNS);
         model.addAttribute(
@@ -141,11 +141,15 @@ class TrialController {
     /** How many pieces two rates ask for, in a sentence. */
     @GetMapping(path = "/size", produces = "text/plain;charset=UTF-8")
     @ResponseBody
-    String size(@RequestParam(required = false) String rateA, @RequestParam(required = false) String rateB) {
+    String size(
+            @RequestParam(required = false) String rateA,
+            @RequestParam(required = false) String rateB,
+            @RequestParam(defaultValue = "2") int arms) {
         int a = rate(rateA);
         int b = rate(rateB);
-        int needed = a == 0 || b == 0 || a == b ? 0 : Trials.needed(a, b);
-        return words.say("trial.needed", "needed", needed, "a", a, "b", b, "all", 2 * needed);
+        int of = Math.max(2, Math.min(4, arms));
+        int needed = a == 0 || b == 0 || a == b ? 0 : Trials.needed(a, b, of);
+        return words.say("trial.needed", "needed", needed, "a", a, "b", b, "all", of * needed);
     }
 
     /** 1 to 99 of a hundred, or 0 where it is no such number. */
@@ -160,6 +164,8 @@ class TrialController {
             @RequestParam Factor factor,
             @RequestParam(required = false) String a,
             @RequestParam(required = false) String b,
+            @RequestParam(required = false) String c,
+            @RequestParam(required = false) String d,
             @RequestParam(required = false) String rateA,
             @RequestParam(required = false) String rateB,
             @RequestParam(required = false) String perArm,
@@ -175,8 +181,7 @@ class TrialController {
                     stockPlant,
                     protocol,
                     factor,
-                    a,
-                    b,
+                    Arrays.asList(a, b, c, d),
                     new int[] {whole("rateA", rateA, 60), whole("rateB", rateB, 80)},
                     Figures.whole("perArm", perArm),
                     whole("rows", rows, ROWS),
@@ -198,6 +203,7 @@ class TrialController {
         model.addAttribute("t", sheet.trial());
         model.addAttribute("mayClose", sheet.mayClose(today.date()));
         model.addAttribute("result", sheet.result().orElse(null));
+        model.addAttribute("now", sheet.result().map(trials::inWords).orElse(null));
         model.addAttribute("places", stock.places());
         model.addAttribute("cautions", guide.caution("blade").stream().toList());
         return "technique/trial";
@@ -215,9 +221,7 @@ class TrialController {
                             tray.number(),
                             i / sheet.trial().size().columns() + 1,
                             i % sheet.trial().size().columns() + 1,
-                            tray.cells().get(i) == 0
-                                    ? sheet.trial().asks().first()
-                                    : sheet.trial().asks().second(),
+                            sheet.trial().asks().arms().get(tray.cells().get(i)),
                             tray.states() == null || tray.states().get(i) == null
                                     ? ""
                                     : tray.states().get(i).code()));

@@ -2,6 +2,7 @@ package garden.vivarium.app.technique;
 
 import garden.vivarium.core.compare.Factor;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 
 /**
@@ -15,8 +16,15 @@ import java.util.UUID;
  */
 record TrialView(UUID id, Asks asks, Size size, Days days, String peekedBy, String said, String person) {
 
-    /** Of which plant, by which protocol but for the arms, in what respect, and the two arms. */
-    record Asks(String plant, String protocol, Factor factor, String first, String second) {}
+    /** Of which plant, by which protocol but for the arms, in what respect, and the arms: two to four. */
+    record Asks(String plant, String protocol, Factor factor, List<String> arms) {
+
+        /** The arms as a question: one, another or a third. */
+        public String title() {
+            int last = arms.size() - 1;
+            return String.join(", ", arms.subList(0, last)) + " or " + arms.get(last);
+        }
+    }
 
     /** Pieces an arm, trays, and the seed of the draw. */
     record Size(int perArm, int rows, int columns, int trays, long seed) {}

@@ -19,13 +19,14 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.UsualWays;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.TrialLayout;
-import garden.vivarium.core.compare.TrialResult;
+import garden.vivarium.core.compare.TrialReading;
 import garden.vivarium.core.compare.TrialSize;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -38,6 +39,9 @@ class Trials {
 
     private static final int MOST_PER_ARM = 500;
     private static final int MOST_DAYS = 730;
+    private static final String ARMS = "abcd";
+    /** Letters of the arms that are kept with how a batch was treated. */
+    private static final int MOST_SAID = 120;
 
     private final TrialRepository trials;
     private final TrialTrayRepository trays;
@@ -80,16 +84,16 @@ class Trials {
      * A trial as it is wanted.
      *
      * @param stockPlant from which pieces are taken
-     * @param protocol by which both arms are done but for what is asked
-     * @param rates what is expected of each arm, in per cent
+     * @param protocol by which all arms are done but for what is asked
+     * @param arms what they are called: two to four; those that are blank after the second are none
+     * @param rates what is expected of the one and the other of two arms that are to be told apart, in per cent
      * @param perArm pieces an arm; null for as many as the rates ask for
      */
     record Wanted(
             UUID stockPlant,
             String protocol,
             Factor factor,
-            String first,
-            String second,
+            List<String> arms,
             int[] rates,
             Integer perArm,
             int rows,
@@ -102,12 +106,12 @@ class Trials {
         return trials.findAllByOrderByMadeAtDesc().stream().map(Trial::view).toList();
     }
 
-    /** How many pieces an arm tell two rates apart, in per cent. */
-    static int needed(int first, int second) {
+    /** How many pieces an arm tell two rates apart, in per cent, among so many arms. */
+    static int needed(int first, int second, int arms) {
         if (first < 1 || first > 99 || second < 1 || second > 99 || first == second) {
             throw new InvalidField("rateA", Messages.text("Trials.rates"));
         }
-        return TrialSize.within(first / 100.0, second / 100.0).pieces();
+        return TrialSize.within(first / 100.0, second / 100.0, arms).pieces();
     }
 
     /**
@@ -123,25 +127,42 @@ class Trials {
                 .filter(p -> p.key().equals(w.protocol()))
                 .findFirst()
                 .orElseThrow(() -> new InvalidField("protocol", Messages.text("Trials.protocol")));
-        String first = named("a", w.first());
-        String second = named("b", w.second());
-        if (first.equals(second)) {
-            throw new InvalidField("b", Messages.text("Trials.same"));
-        }
-        int perArm = w.perArm() == null ? needed(w.rates()[0], w.rates()[1]) : w.perArm();
+        List<String> arms = arms(w.arms());
+        int perArm = w.perArm() == null ? needed(w.rates()[0], w.rates()[1], arms.size()) : w.perArm();
         if (perArm < 4 || perArm > MOST_PER_ARM) {
             throw new InvalidField("perArm", Messages.text("Trials.per.arm", "most", MOST_PER_ARM, "typed", perArm));
         }
-        if (w.rows() < 1 || w.rows() > 20 || w.columns() < 2 || w.columns() > 30) {
+        if (w.rows() < 1
+                || w.rows() > 20
+                || w.columns() < 2
+                || w.columns() > 30
+                || w.rows() * w.columns() < arms.size()) {
             throw new InvalidField("rows", Messages.text("Trials.tray"));
         }
         refuseEnd(w.end());
         Trial trial = new Trial(plant.id(), plant.plant().name(), protocol.key());
-        trial.asks(w.factor(), first, second);
+        trial.asks(w.factor(), arms);
         UUID draw = UUID.randomUUID();
         trial.laidOut(perArm, w.rows(), w.columns(), draw.getMostSignificantBits() ^ draw.getLeastSignificantBits());
         trial.by(who(), today.now(), w.end());
         return trials.save(trial).getId();
+    }
+
+    /** The arms by their names, each of them another. */
+    private static List<String> arms(List<String> typed) {
+        List<String> arms = new ArrayList<>();
+        for (int i = 0; i < typed.size(); i++) {
+            String field = ARMS.substring(i, i + 1);
+            if (i > 1 && (typed.get(i) == null || typed.get(i).isBlank())) {
+                continue;
+            }
+            String arm = named(field, typed.get(i));
+            if (arms.contains(arm)) {
+                throw new InvalidField(field, Messages.text("Trials.same"));
+            }
+            arms.add(arm);
+        }
+        return arms;
     }
 
     private static String named(String field, String typed) {
@@ -184,7 +205,8 @@ class Trials {
                 ? plant.place().id()
                 : stock.placeNamed(place.strip(), plant.place().climate()).id();
         TrialLayout layout = trial.layout();
-        String asks = trial.view().asks().first() + " or " + trial.view().asks().second();
+        String title = trial.view().asks().title();
+        String asks = title.length() > MOST_SAID ? title.substring(0, MOST_SAID) + "…" : title;
         List<String> treatments = new ArrayList<>(protocol.technique().treatment());
         treatments.add("trial: " + asks);
         for (int t = 0; t < layout.trays().size(); t++) {
@@ -240,7 +262,7 @@ class Trials {
             List<Tray> trays,
             int judged,
             int of,
-            Optional<TrialResult> result,
+            Optional<TrialReading> result,
             Optional<Edges> edges) {
 
         /** Whether the planned end has come or all is judged. */
@@ -297,7 +319,7 @@ class Trials {
                     cells.add(new BatchLabels.CellOfTrial(
                             tray.batchId(),
                             arm,
-                            arm == 0 ? view.asks().first() : view.asks().second(),
+                            view.asks().arms().get(arm),
                             i / view.size().columns() + 1,
                             i % view.size().columns() + 1));
                 }
@@ -315,7 +337,7 @@ class Trials {
         TrialLayout layout = trial.layout();
         List<TrialTray> stuck = trays.findByTrialIdOrderByTray(id);
         List<Tray> drawn = new ArrayList<>();
-        List<TrialResult.Tray> counted = new ArrayList<>();
+        List<TrialReading.Tray> counted = new ArrayList<>();
         int judged = 0;
         for (int t = 0; t < layout.trays().size(); t++) {
             int number = t;
@@ -348,11 +370,10 @@ class Trials {
                 seen ? Edges.of(view.size(), drawn) : Optional.empty());
     }
 
-    private static Optional<TrialResult> result(TrialView view, List<TrialResult.Tray> counted) {
-        boolean both = counted.stream().anyMatch(c -> c.ofFirst() > 0 && c.ofSecond() > 0);
-        return both
-                ? Optional.of(TrialResult.of(view.asks().first(), view.asks().second(), counted))
-                : Optional.empty();
+    private static Optional<TrialReading> result(TrialView view, List<TrialReading.Tray> counted) {
+        boolean two = counted.stream()
+                .anyMatch(c -> c.of().stream().filter(n -> n > 0).count() > 1);
+        return two ? Optional.of(TrialReading.of(view.asks().arms(), counted)) : Optional.empty();
     }
 
     private static boolean isJudged(PieceView p) {
@@ -360,10 +381,10 @@ class Trials {
     }
 
     /** Once a trial is closed, what has not come by its end has not come. */
-    private static TrialResult.Tray count(int tray, TrialLayout layout, List<PieceView> pieces, boolean closed) {
+    private static TrialReading.Tray count(int tray, TrialLayout layout, List<PieceView> pieces, boolean closed) {
         List<Integer> arms = layout.armsOfPieces(tray);
-        int[] kept = new int[2];
-        int[] of = new int[2];
+        int[] kept = new int[layout.arms()];
+        int[] of = new int[layout.arms()];
         for (PieceView p : pieces) {
             int arm = p.piece() <= arms.size() ? arms.get(p.piece() - 1) : TrialLayout.EMPTY;
             boolean ready = p.wasReady() || p.state() == PieceState.READY;
@@ -373,7 +394,10 @@ class Trials {
                 kept[arm] += ready ? 1 : 0;
             }
         }
-        return new TrialResult.Tray(String.valueOf(tray + 1), kept[0], of[0], kept[1], of[1]);
+        return new TrialReading.Tray(
+                String.valueOf(tray + 1),
+                Arrays.stream(kept).boxed().toList(),
+                Arrays.stream(of).boxed().toList());
     }
 
     private static List<PieceState> states(List<Integer> cells, List<PieceView> pieces) {
@@ -410,11 +434,19 @@ class Trials {
         Trial trial = trial(id);
         trial.closed(today.date(), null);
         trials.flush();
-        TrialResult result =
+        TrialReading result =
                 sheet(id).result().orElseThrow(() -> new InvalidField("close", Messages.text("Trials.nothing.seen")));
-        String said = words.of(result.says());
+        String said = inWords(result);
         trial.closed(today.date(), said);
         return said;
+    }
+
+    /** What a reading says: the verdict, then what each arm came to. */
+    String inWords(TrialReading reading) {
+        List<String> said = reading.says().stream().map(words::of).toList();
+        return said.size() == 1
+                ? said.get(0)
+                : said.get(0) + " " + String.join(", ", said.subList(1, said.size())) + ".";
     }
 
     /**
@@ -455,12 +487,11 @@ class Trials {
     @Transactional
     String makeUsual(UUID id) {
         Sheet sheet = sheet(id);
-        TrialResult result = sheet.result().orElseThrow(() -> new NotFound("it is not closed"));
-        String better = switch (result.verdict()) {
-            case FIRST -> sheet.trial().asks().first();
-            case SECOND -> sheet.trial().asks().second();
-            default -> throw new InvalidField("usual", Messages.text("Trials.no.better"));
-        };
+        TrialReading result = sheet.result().orElseThrow(() -> new NotFound("it is not closed"));
+        String better = sheet.trial()
+                .asks()
+                .arms()
+                .get(result.best().orElseThrow(() -> new InvalidField("usual", Messages.text("Trials.no.better"))));
         usual.make(
                 sheet.trial().asks().plant(),
                 sheet.trial().asks().factor().name(),

@@ -7,7 +7,9 @@ import garden.vivarium.core.looks.PieceState;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -46,7 +48,7 @@ class TrialInTheBrowserTest extends AtThePages {
                 TODAY.minusDays(30).toString());
         browser.press("form[action$='/stick'] button");
         browser.untilText("main .said", "The trays are batches now");
-        assertThat(browser.text("main")).contains("0 of 54 are judged", "no page sets the two side by side");
+        assertThat(browser.text("main")).contains("0 of 54 are judged", "no page sets the ways side by side");
         browser.press("form[action$='/labels'] button");
         browser.untilText("main .said", "A label for each tray is made ready");
         assertThat(browser.fetch((String)
@@ -71,22 +73,8 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.untilText("main .said", "It is read on the new day");
         assertThat(browser.count("#by-tray")).isZero();
 
-        // Of the first way all but three become ready, of the second half.
-        String csv = new String(browser.fetch(trial + ".csv"), StandardCharsets.UTF_8);
-        List<String> codes = browser.texts(".trial-tray h2 a");
-        assertThat(codes).hasSize(2);
-        for (int t = 0; t < 2; t++) {
-            List<PieceState> states = new ArrayList<>();
-            int second = 0;
-            String tray = (t + 1) + ",";
-            for (String line : csv.lines().filter(l -> l.startsWith(tray)).toList()) {
-                boolean first = line.contains("perlite");
-                second += first ? 0 : 1;
-                states.add(first || second % 2 == 0 ? PieceState.READY : PieceState.LOST);
-            }
-            String code = codes.get(t);
-            in(() -> batches.look(code, Growing.pieces(TODAY, states.toArray(new PieceState[0]))));
-        }
+        // Of the first way all become ready, of the second half.
+        look(trial, Map.of("perlite", 1, "sharp sand", 2));
         browser.open(trial);
         assertThat(browser.text("main")).contains("54 of 54 are judged");
         assertThat(browser.count("#by-tray")).isZero();
@@ -108,6 +96,67 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.open("/technique");
         assertThat(browser.text("section[aria-labelledby=usual]")).contains("perlite for Fuchsia");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void aTrialOfThreeWaysNamesTheOneThatIsAboveTheOthers() {
+        in(() -> Growing.stockPlant(stock, "Penstemon ‘Low Tide’"));
+        browser.open("/technique/trials/new");
+        browser.untilShown("a");
+        browser.type("a", "perlite");
+        browser.type("b", "peat");
+        browser.type("rateA", "60");
+        browser.type("rateB", "80");
+        browser.untilText("#needed", "takes 82 of each, 164 pieces in all");
+        browser.type("c", "sharp sand");
+        browser.untilText("#needed", "takes 109 of each, 327 pieces in all");
+        browser.type("perArm", "24");
+        browser.type("rows", "6");
+        browser.type("columns", "12");
+        browser.press("#design button.main");
+        browser.untilText("main .said", "The layout is drawn");
+        assertThat(browser.text("h1")).startsWith("perlite, peat or sharp sand");
+        assertThat(browser.count(".trial-map .trial-arm-2")).isEqualTo(24);
+        assertThat(browser.barriers()).isEmpty();
+        String trial = browser.path();
+        browser.script(
+                "document.getElementById('stuckOn').value = arguments[0]",
+                TODAY.minusDays(30).toString());
+        browser.press("form[action$='/stick'] button");
+        browser.untilText("main .said", "The trays are batches now");
+        look(trial, Map.of("perlite", 1, "peat", 2, "sharp sand", 3));
+        browser.open(trial);
+        assertThat(browser.count("#pairs")).isZero();
+        browser.press("form[action$='/close'] button");
+        browser.untilText(
+                "#said",
+                "perlite gives most, and more than each of the others: 24 of 24 became ready with perlite, 12 of 24 became ready with peat, 8 of 24 became ready with sharp sand.");
+        // Half against a third of 24 is told from nothing: exact p 0.38.
+        assertThat(browser.texts("#pairs tbody tr td:last-child")).containsExactly("yes", "yes", "no");
+        assertThat(browser.texts("#by-tray th")).containsExactly("Tray", "perlite", "peat", "sharp sand");
+        assertThat(browser.barriers()).isEmpty();
+        browser.press("form[action$='/usual'] button");
+        browser.untilText("main .said", "perlite is the usual way");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Looks at every tray cell by cell: of each way every so manieth becomes ready, the others are lost. */
+    private void look(String trial, Map<String, Integer> everySoMany) {
+        String csv = new String(browser.fetch(trial + ".csv"), StandardCharsets.UTF_8);
+        List<String> codes = browser.texts(".trial-tray h2 a");
+        assertThat(codes).isNotEmpty();
+        for (int t = 0; t < codes.size(); t++) {
+            List<PieceState> states = new ArrayList<>();
+            Map<String, Integer> seen = new HashMap<>();
+            String tray = (t + 1) + ",";
+            for (String line : csv.lines().filter(l -> l.startsWith(tray)).toList()) {
+                String way = line.split(",", -1)[3].replace("\"", "");
+                int number = seen.merge(way, 1, Integer::sum);
+                states.add(number % everySoMany.get(way) == 0 ? PieceState.READY : PieceState.LOST);
+            }
+            String code = codes.get(t);
+            in(() -> batches.look(code, Growing.pieces(TODAY, states.toArray(new PieceState[0]))));
+        }
     }
 
     @Test

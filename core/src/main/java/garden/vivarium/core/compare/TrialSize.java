@@ -3,7 +3,7 @@ package garden.vivarium.core.compare;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
- * How many pieces a trial of two arms needs: two-sided 5%, 80% power, the normal formula with pooled variance under the null (Fleiss, Levin, Paik,
+ * How many pieces an arm of a trial needs to tell two rates apart: two-sided 5%, 80% power, the normal formula with pooled variance under the null (Fleiss, Levin, Paik,
  * Statistical Methods for Rates and Proportions (2003), ch. 4).
  *
  * @param exactly pieces an arm by the formula, before rounding
@@ -12,12 +12,23 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 public record TrialSize(double exactly, int pieces, int trays) {
 
-    private static final double ALPHA = new NormalDistribution().inverseCumulativeProbability(0.975);
+    private static final double TWO_SIDED = 0.05;
+    private static final double ALPHA = normal(TWO_SIDED);
     private static final double POWER = new NormalDistribution().inverseCumulativeProbability(0.8);
 
     /** The size where arms are drawn by lot within trays. */
     public static TrialSize within(double rateA, double rateB) {
-        double n = formula(rateA, rateB);
+        return within(rateA, rateB, 2);
+    }
+
+    /**
+     * The same where two of several arms are to be told apart so surely: the 5% are shared among all pairs (Bonferroni), which is a little more
+     * than {@link TrialReading} needs.
+     *
+     * @param arms 2 to 4
+     */
+    public static TrialSize within(double rateA, double rateB, int arms) {
+        double n = formula(rateA, rateB, normal(2 * TWO_SIDED / (arms * (arms - 1))));
         return new TrialSize(n, (int) Math.ceil(n), 0);
     }
 
@@ -33,13 +44,21 @@ public record TrialSize(double exactly, int pieces, int trays) {
         return new TrialSize(n, trays * tray, trays);
     }
 
+    private static double normal(double twoSided) {
+        return new NormalDistribution().inverseCumulativeProbability(1 - twoSided / 2);
+    }
+
     private static double formula(double a, double b) {
+        return formula(a, b, ALPHA);
+    }
+
+    private static double formula(double a, double b, double alpha) {
         if (!(a > 0 && a < 1 && b > 0 && b < 1) || a == b) {
             throw new IllegalArgumentException(
                     "a trial tells two different rates between 0 and 1 apart, not %s and %s".formatted(a, b));
         }
         double mean = (a + b) / 2;
-        double root = ALPHA * Math.sqrt(2 * mean * (1 - mean)) + POWER * Math.sqrt(a * (1 - a) + b * (1 - b));
+        double root = alpha * Math.sqrt(2 * mean * (1 - mean)) + POWER * Math.sqrt(a * (1 - a) + b * (1 - b));
         return root * root / ((a - b) * (a - b));
     }
 

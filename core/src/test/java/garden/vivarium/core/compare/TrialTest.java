@@ -71,6 +71,66 @@ class TrialTest {
         assertThat(r.says().number("keptA")).isEqualTo(37);
     }
 
+    @Test
+    void chancesOfSeveralQuestionsAreRaisedByHolm() {
+        assertThat(TrialReading.holm(new double[] {0.01, 0.04, 0.03}, 3))
+                .containsExactly(new double[] {0.03, 0.06, 0.06}, within(1e-12));
+        // A question without an answer yet was asked all the same.
+        assertThat(TrialReading.holm(new double[] {0.02, 0.5}, 3))
+                .containsExactly(new double[] {0.06, 1}, within(1e-12));
+    }
+
+    @Test
+    void sizeOfThreeArmsSharesTheFiveInAHundredAmongThreePairs() {
+        // By hand: z(1 − 0.05/6) = 2.393980, z(0.8) = 0.841621; (2.393980 √0.42 + 0.841621 √0.40)² ÷ 0.04.
+        assertThat(TrialSize.within(0.6, 0.8, 3).exactly()).isCloseTo(108.552, within(0.01));
+        assertThat(TrialSize.within(0.6, 0.8, 3).pieces()).isEqualTo(109);
+        assertThat(TrialSize.within(0.6, 0.8, 2)).isEqualTo(TrialSize.within(0.6, 0.8));
+    }
+
+    @Test
+    void ofThreeArmsTheBestIsNamedWhereItStandsAboveBothOthers() {
+        TrialReading best = reading(tray("1", 22, 11, 10, 24), tray("2", 23, 12, 13, 24));
+        assertThat(best.verdict()).isEqualTo(TrialReading.Verdict.BEST);
+        assertThat(best.best()).hasValue(0);
+        assertThat(best.says().get(0).figures().get("best")).isEqualTo("perlite");
+        assertThat(best.says().get(2).number("kept")).isEqualTo(23);
+        // Perlite is above peat, and sand between them is told from neither.
+        TrialReading some = reading(tray("1", 22, 11, 17, 24), tray("2", 21, 12, 17, 24));
+        assertThat(some.verdict()).isEqualTo(TrialReading.Verdict.SOME);
+        assertThat(some.best()).isEmpty();
+        assertThat(some.says().get(0).figures().get("best")).isEqualTo("perlite");
+        assertThat(some.says().get(0).figures().get("worse")).isEqualTo("peat");
+        assertThat(reading(tray("1", 12, 11, 10, 24)).verdict()).isEqualTo(TrialReading.Verdict.OPEN);
+        assertThat(reading(tray("1", 465, 470, 460, 500)).verdict()).isEqualTo(TrialReading.Verdict.ALIKE);
+        assertThatThrownBy(() -> reading(new TrialReading.Tray("1", List.of(3, 0, 0), List.of(4, 0, 0))))
+                .hasMessageContaining("no tray");
+    }
+
+    @Test
+    void twoArmsAreReadAsTheyAlwaysWere() {
+        TrialReading two = TrialReading.of(
+                List.of("perlite", "peat"),
+                List.of(
+                        new TrialReading.Tray("1", List.of(20, 11), List.of(24, 24)),
+                        new TrialReading.Tray("2", List.of(19, 12), List.of(24, 24))));
+        TrialResult alone = TrialResult.of(
+                "perlite",
+                "peat",
+                List.of(new TrialResult.Tray("1", 20, 24, 11, 24), new TrialResult.Tray("2", 19, 24, 12, 24)));
+        assertThat(two.says()).containsExactly(alone.says());
+        assertThat(two.pairs().get(0).chance()).isEqualTo(alone.exact().p());
+        assertThat(two.best()).hasValue(0);
+    }
+
+    private static TrialReading reading(TrialReading.Tray... trays) {
+        return TrialReading.of(List.of("perlite", "peat", "sand"), List.of(trays));
+    }
+
+    private static TrialReading.Tray tray(String name, int perlite, int peat, int sand, int of) {
+        return new TrialReading.Tray(name, List.of(perlite, peat, sand), List.of(of, of, of));
+    }
+
     private static TrialResult read(double first, double second, int trays, int perArm, long seed) {
         Random random = new Random(seed);
         List<TrialResult.Tray> seen = new ArrayList<>();

@@ -3,6 +3,7 @@ package garden.vivarium.core.trust;
 import garden.vivarium.core.compare.Comparison;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
+import garden.vivarium.core.compare.TrialReading;
 import garden.vivarium.core.compare.TrialResult;
 import garden.vivarium.core.compare.TrialSize;
 import garden.vivarium.core.compare.WhatToDo;
@@ -11,9 +12,12 @@ import garden.vivarium.core.evidence.Overdispersion;
 import garden.vivarium.core.looks.Tallies;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -128,6 +132,60 @@ class TrustComparisons {
                     5);
         }
         t.close();
+    }
+
+    @Test
+    void trialsOfThreeAndFourArms() {
+        Table t = new Table("trials of three and four arms, of the size asked for", LIVES);
+        for (int arms = 3; arms <= 4; arms++) {
+            double[] alike = new double[arms];
+            Arrays.fill(alike, 0.7);
+            double[] oneBetter = alike.clone();
+            oneBetter[1] = 0.9;
+            int size = TrialSize.within(0.7, 0.9, arms).pieces();
+            Table.Cell none = t.run(SEED + 3L * size, random -> {
+                TrialReading.Verdict v = several(alike, size, random).verdict();
+                return new double[] {v == TrialReading.Verdict.BEST || v == TrialReading.Verdict.SOME ? 1 : 0};
+            });
+            t.share(
+                    "%d arms, all 0.70, %d pieces an arm".formatted(arms, size),
+                    "any told",
+                    none.mean()[0],
+                    none.error()[0],
+                    0,
+                    5);
+            Table.Cell some = t.run(SEED + 5L * size, random -> {
+                TrialReading r = several(oneBetter, size, random);
+                boolean wrong = r.pairs().stream()
+                        .anyMatch(p -> p.isTold() && ((p.first() != 1 && p.second() != 1) || p.worse() == 1));
+                boolean told = r.pairs().stream().anyMatch(p -> p.first() == 0 && p.second() == 1 && p.isTold());
+                return new double[] {told ? 1 : 0, r.best().orElse(-1) == 1 ? 1 : 0, wrong ? 1 : 0};
+            });
+            String cell = "%d arms, one 0.90, others 0.70, %d pieces an arm".formatted(arms, size);
+            t.share(cell, "told from the first", some.mean()[0], some.error()[0], 72, 100);
+            t.share(cell, "named best", some.mean()[1], some.error()[1], 0, 100);
+            t.share(cell, "told wrong", some.mean()[2], some.error()[2], 0, 5);
+        }
+        t.close();
+    }
+
+    private static TrialReading several(double[] rates, int perArm, RandomDataGenerator random) {
+        List<TrialReading.Tray> trays = new ArrayList<>();
+        int left = perArm;
+        for (int tray = 1; left > 0; tray++) {
+            int here = Math.min(24, left);
+            left -= here;
+            double strength = (1 - RHO) / RHO;
+            double shift = random.nextBeta(0.7 * strength, 0.3 * strength) - 0.7;
+            trays.add(new TrialReading.Tray(
+                    String.valueOf(tray),
+                    Arrays.stream(rates)
+                            .mapToObj(r -> struck(here, r + shift, random))
+                            .toList(),
+                    Collections.nCopies(rates.length, here)));
+        }
+        return TrialReading.of(
+                IntStream.range(0, rates.length).mapToObj(i -> "arm " + i).toList(), trays);
     }
 
     /** Trays differ as batches do; arms stand in each by lot. */

@@ -1,0 +1,95 @@
+package garden.vivarium.app.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
+
+import jakarta.servlet.ServletException;
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** A disk without room is known by what the database and the system say, and told on a page that needs neither. */
+@OnDatabase
+class DiskFullTest {
+
+    @Autowired
+    private DataSource database;
+
+    @Autowired
+    private FilterRegistrationBean<OncePerRequestFilter> saysThatTheDatabaseIsGone;
+
+    @Test
+    void aTableOfTheRealDatabaseThatCannotGrowIsKnownThroughSpring() throws SQLException {
+        try (Connection one = database.getConnection();
+                Statement sql = one.createStatement()) {
+            sql.execute("set max_heap_table_size = 16384");
+            sql.execute("create temporary table narrow (words varchar(1000)) engine = memory");
+            JdbcTemplate jdbc = new JdbcTemplate(new SingleConnectionDataSource(one, true));
+            Throwable full = catchThrowable(() -> {
+                for (int i = 0; i < 1000; i++) {
+                    jdbc.update("insert into narrow values (repeat('x', 1000))");
+                }
+            });
+            assertThat(full).isNotNull();
+            assertThat(DiskFull.isCauseOf(full)).isTrue();
+            assertThat(DatabaseGone.isDatabaseGone(full)).isFalse();
+            sql.execute("drop temporary table narrow");
+        }
+    }
+
+    @Test
+    void whatTheSystemSaysIsKnownAndOtherFailuresAreNot() {
+        List<Throwable> full = List.of(
+                new IOException("No space left on device"),
+                new IllegalStateException("no copy", new IOException("/a/b: Disk quota exceeded")),
+                new SQLException("Got error 28 … (errno: 28 \"No space left on device\")", "HY000", 1030),
+                new SQLException("Error writing file '/a' (Errcode: 28)", "HY000", 0));
+        assertThat(full).allMatch(DiskFull::isCauseOf);
+        List<Throwable> other = List.of(
+                new IOException("Broken pipe"),
+                new SQLException("Duplicate entry 'errno: 281'", "23000", 1062),
+                new IllegalStateException("No space left on device"));
+        assertThat(other).noneMatch(DiskFull::isCauseOf);
+    }
+
+    @Test
+    void thePageSaysWhatIsWrongAndProgramsReadASentence() throws Exception {
+        MockHttpServletResponse answer = sent("text/html");
+        assertThat(answer.getStatus()).isEqualTo(507);
+        assertThat(answer.getContentAsString())
+                .contains("<h1>The disk is full</h1>", "What you typed just now was not taken")
+                .doesNotContain("STYLES")
+                .doesNotContain("No space left");
+        assertThat(answer.getHeader("Cache-Control")).isEqualTo("no-store");
+        assertThat(sent("application/json").getContentAsString())
+                .isEqualTo("{\"status\":507,\"message\":\"the disk is full, and what was sent is not kept\"}");
+        assertThatThrownBy(() -> saysThatTheDatabaseIsGone
+                        .getFilter()
+                        .doFilter(new MockHttpServletRequest(), new MockHttpServletResponse(), (in, out) -> {
+                            throw new ServletException(new IllegalStateException("something else"));
+                        }))
+                .isInstanceOf(ServletException.class);
+    }
+
+    private MockHttpServletResponse sent(String accept) throws Exception {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/stock");
+        request.addHeader("Accept", accept);
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        saysThatTheDatabaseIsGone.getFilter().doFilter(request, response, (in, out) -> {
+            throw new ServletException(new IllegalStateException(new IOException("No space left on device")));
+        });
+        return response;
+    }
+}
