@@ -9,8 +9,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Base64;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Keys;
@@ -33,10 +36,18 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 public final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(15);
-    private static final Duration BETWEEN_ASKING = Duration.ofMillis(20);
+    private static final Duration BETWEEN_ASKING = Duration.ofMillis(40);
+
+    /** Browsers that were closed and have forgotten everything: starting one takes seconds. */
+    private static final Deque<ChromeDriver> IDLE = new ConcurrentLinkedDeque<>();
+
+    static {
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> IDLE.forEach(ChromeDriver::quit), "idle-browsers"));
+    }
 
     private final ChromeDriver driver;
     private final String home;
+    private final boolean keeps;
 
     public Browser(int port) {
         this(port, null);
@@ -44,6 +55,14 @@ public final class Browser implements AutoCloseable {
 
     /** A browser that keeps what it knows in a folder, so that another one after it goes on; null for one that forgets. */
     Browser(int port, Path profile) {
+        keeps = profile != null;
+        ChromeDriver idle = keeps ? null : IDLE.poll();
+        driver = idle == null ? start(profile) : idle;
+        home = "http://127.0.0.1:" + port;
+        size(1280, 800, false);
+    }
+
+    private static ChromeDriver start(Path profile) {
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build();
@@ -62,9 +81,7 @@ public final class Browser implements AutoCloseable {
         if (profile != null) {
             options.addArguments("--user-data-dir=" + profile);
         }
-        driver = new ChromeDriver(service, options);
-        home = "http://127.0.0.1:" + port;
-        size(1280, 800, false);
+        return new ChromeDriver(service, options);
     }
 
     public void size(int width, int height, boolean phone) {
@@ -338,6 +355,28 @@ public final class Browser implements AutoCloseable {
 
     @Override
     public void close() {
+        try {
+            if (!keeps) {
+                forget();
+                IDLE.push(driver);
+                return;
+            }
+        } catch (WebDriverException e) {
+            // It is not well; whoever comes next starts another.
+        }
         driver.quit();
+    }
+
+    /** What one tab was set to goes with it; what the browser keeps of the pages is cleared. */
+    private void forget() {
+        Set<String> before = driver.getWindowHandles();
+        driver.switchTo().newWindow(WindowType.TAB);
+        String now = driver.getWindowHandle();
+        before.forEach(tab -> driver.switchTo().window(tab).close());
+        driver.switchTo().window(now);
+        driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", home, "storageTypes", "all"));
+        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+        driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
+        driver.manage().logs().get(LogType.BROWSER);
     }
 }
