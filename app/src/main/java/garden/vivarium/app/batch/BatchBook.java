@@ -248,13 +248,7 @@ public class BatchBook {
         }
     }
 
-    /** Every batch of the nursery, as a family needs it. */
-    @Transactional(readOnly = true)
-    public List<Kin> kin() {
-        return batches.kin().stream().map(BatchBook::kin).toList();
-    }
-
-    /** The same of the batches of some stock plants. */
+    /** Batches of some stock plants, as a family needs them. */
     @Transactional(readOnly = true)
     public List<Kin> kinOfStock(Collection<UUID> stockPlants) {
         return stockPlants.isEmpty()
@@ -268,6 +262,14 @@ public class BatchBook {
         return ids.isEmpty()
                 ? List.of()
                 : batches.kinOf(ids).stream().map(BatchBook::kin).toList();
+    }
+
+    /** The same of those that were cut from some batches. */
+    @Transactional(readOnly = true)
+    public List<Kin> kinCutFrom(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : batches.kinCutFrom(ids).stream().map(BatchBook::kin).toList();
     }
 
     /** The same of those that gave young plants. */

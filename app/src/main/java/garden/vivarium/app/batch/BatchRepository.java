@@ -150,17 +150,17 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     String BY_DAY = " order by b.taking.takenOn, b.code";
 
-    /** What a family needs of each batch; rows as they come, since a large nursery has many. */
-    @Query(KIN + BY_DAY)
-    List<Tuple> kin();
-
-    /** The same of the batches of some stock plants. */
+    /** What a family needs of the batches of some stock plants. */
     @Query(KIN + " where b.origin.stockPlantId in :stockPlants" + BY_DAY)
     List<Tuple> kinOfStock(Collection<UUID> stockPlants);
 
     /** The same of some batches. */
     @Query(KIN + " where b.id in :ids" + BY_DAY)
     List<Tuple> kinOf(Collection<UUID> ids);
+
+    /** The same of those that were cut from some batches. */
+    @Query(KIN + " where b.origin.fromBatchId in :ids" + BY_DAY)
+    List<Tuple> kinCutFrom(Collection<UUID> ids);
 
     /** The same of those that gave young plants. */
     @Query(KIN + " where b.youngPlants > 0" + BY_DAY)

@@ -71,8 +71,8 @@ public class Evidence {
         }
     }
 
-    /** A batch as it was read; empty where it tells nothing. */
-    private record HeldBatch(int changes, Optional<WayBatch> batch) {}
+    /** A batch as it was read; empty where it tells nothing; and whether its tallies are what its looks have counted. */
+    private record HeldBatch(int changes, Optional<WayBatch> batch, boolean asCounted) {}
 
     /**
      * All batches as evidence, by their ids, with the record of them.
@@ -252,7 +252,29 @@ public class Evidence {
     /** What looks at these batches have counted; nothing of those that were not stuck. */
     @Transactional(readOnly = true)
     public Map<UUID, Counted> counted(Collection<UUID> ids) {
-        return ids.isEmpty() ? Map.of() : counted(tallies.findByBatchIdIn(ids));
+        if (ids.isEmpty()) {
+            return Map.of();
+        }
+        if (!TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            return counted(tallies.findByBatchIdIn(ids));
+        }
+        // Who only reads has what running batches have counted in memory.
+        Map<UUID, HeldBatch> known = now().batches();
+        Map<UUID, Counted> all = new HashMap<>();
+        Set<UUID> others = new HashSet<>();
+        for (UUID id : ids) {
+            HeldBatch one = known.get(id);
+            if (one != null && one.asCounted()) {
+                WayBatch batch = one.batch().orElseThrow();
+                all.put(id, new Counted(batch.firstSign(), batch.ready()));
+            } else {
+                others.add(id);
+            }
+        }
+        if (!others.isEmpty()) {
+            all.putAll(counted(tallies.findByBatchIdIn(others)));
+        }
+        return all;
     }
 
     private static Map<UUID, Counted> counted(List<TallyRow> rows) {
@@ -293,7 +315,7 @@ public class Evidence {
         }
         boolean most = changed.size() > known.size();
         List<EvidenceBatch> rows = most ? batches.findAll() : batches.findByBatchIdIn(changed);
-        Map<UUID, Counted> counted = most ? counted(tallies.findAll()) : counted(changed);
+        Map<UUID, Counted> counted = counted(most ? tallies.findAll() : tallies.findByBatchIdIn(changed));
         Map<UUID, HeldBatch> now = new HashMap<>(known);
         // Batches that tell just the same are one object: what is kept by batch is then found without comparing them.
         Map<WayBatch, WayBatch> same = new HashMap<>();
@@ -312,6 +334,7 @@ public class Evidence {
                 row.changes(),
                 row.tells()
                         ? Optional.of(row.with(own.firstSign(), own.ready())).map(b -> same.computeIfAbsent(b, x -> x))
-                        : Optional.empty());
+                        : Optional.empty(),
+                row.tells() && !row.isOver());
     }
 }

@@ -88,9 +88,14 @@ class EvidenceBatch extends NurseryRow {
         return life != BatchJudged.Life.ASLEEP;
     }
 
+    /** Whether nothing of it is pending any more. */
+    boolean isOver() {
+        return life == BatchJudged.Life.OVER;
+    }
+
     /** What it tells, with its tallies. Of a batch that is over nothing is pending any more. */
     WayBatch with(Tallies firstSign, Tallies ready) {
-        boolean over = life == BatchJudged.Life.OVER;
+        boolean over = isOver();
         return new WayBatch(
                 new Way(plant, plantKind, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
                 new SeasonFactors(slowing, thinning),

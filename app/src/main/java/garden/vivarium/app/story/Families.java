@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,19 +66,15 @@ class Families {
     Family of(UUID id) {
         Map<UUID, StockPlantView> plants =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
-        Map<UUID, BatchBook.Kin> kin =
-                batches.kin().stream().collect(Collectors.toMap(BatchBook.Kin::id, Function.identity()));
         if (!plants.containsKey(id)) {
             throw new NotFound("no such stock plant");
         }
-        Map<UUID, UUID> parents = new HashMap<>();
-        kin.values().forEach(k -> parents.put(k.id(), k.fromBatchId() != null ? k.fromBatchId() : k.stockPlantId()));
-        plants.values().forEach(p -> parents.put(p.id(), p.came().batch()));
-        UUID eldest = eldest(id, parents);
-        Set<UUID> members = descendants(eldest, parents);
+        Map<UUID, BatchBook.Kin> kin = new HashMap<>();
+        UUID eldest = eldest(id, plants, kin);
+        Set<UUID> members = descendants(eldest, plants, kin);
         List<FamilyTree.Member> family = new ArrayList<>();
         for (UUID member : members) {
-            UUID parent = parents.get(member);
+            UUID parent = parent(member, plants, kin);
             String parentId = parent == null ? null : parent.toString();
             BatchBook.Kin batch = kin.get(member);
             family.add(
@@ -108,29 +105,56 @@ class Families {
                 tree.lines().stream().map(l -> line(l, plants, kin, id)).toList());
     }
 
-    private static UUID eldest(UUID from, Map<UUID, UUID> parents) {
+    /** From what a member came, as far as it is known. */
+    private static UUID parent(UUID of, Map<UUID, StockPlantView> plants, Map<UUID, BatchBook.Kin> kin) {
+        if (plants.containsKey(of)) {
+            return plants.get(of).came().batch();
+        }
+        BatchBook.Kin batch = kin.get(of);
+        return batch.fromBatchId() != null ? batch.fromBatchId() : batch.stockPlantId();
+    }
+
+    /** Up from a plant; what is met on the way is read and kept. */
+    private UUID eldest(UUID from, Map<UUID, StockPlantView> plants, Map<UUID, BatchBook.Kin> kin) {
         Set<UUID> seen = new HashSet<>();
         UUID at = from;
-        while (parents.get(at) != null && parents.containsKey(parents.get(at)) && seen.add(at)) {
-            at = parents.get(at);
+        while (seen.add(at)) {
+            UUID parent = parent(at, plants, kin);
+            if (parent == null) {
+                break;
+            }
+            if (!plants.containsKey(parent) && !kin.containsKey(parent)) {
+                batches.kinOf(List.of(parent)).forEach(k -> kin.put(k.id(), k));
+            }
+            if (!plants.containsKey(parent) && !kin.containsKey(parent)) {
+                break;
+            }
+            at = parent;
         }
         return at;
     }
 
-    private static Set<UUID> descendants(UUID eldest, Map<UUID, UUID> parents) {
-        Map<UUID, List<UUID>> children = new HashMap<>();
-        parents.forEach((child, parent) -> {
-            if (parent != null) {
-                children.computeIfAbsent(parent, p -> new ArrayList<>()).add(child);
-            }
-        });
+    /** Down from the eldest, a generation at a time: a large nursery has many batches of other families. */
+    private Set<UUID> descendants(UUID eldest, Map<UUID, StockPlantView> plants, Map<UUID, BatchBook.Kin> kin) {
         Set<UUID> found = new HashSet<>();
-        List<UUID> open = new ArrayList<>(List.of(eldest));
+        Set<UUID> open = new HashSet<>(Set.of(eldest));
         while (!open.isEmpty()) {
-            UUID next = open.remove(open.size() - 1);
-            if (found.add(next)) {
-                open.addAll(children.getOrDefault(next, List.of()));
-            }
+            found.addAll(open);
+            Set<UUID> of = open;
+            List<BatchBook.Kin> cut = new ArrayList<>(batches.kinCutFrom(
+                    of.stream().filter(m -> !plants.containsKey(m)).toList()));
+            batches.kinOfStock(of.stream().filter(plants::containsKey).toList()).stream()
+                    .filter(k -> k.fromBatchId() == null)
+                    .forEach(cut::add);
+            cut.forEach(k -> kin.put(k.id(), k));
+            open = Stream.concat(
+                            cut.stream().map(BatchBook.Kin::id),
+                            plants.values().stream()
+                                    .filter(p -> p.came().batch() != null
+                                            && of.contains(p.came().batch()))
+                                    .map(StockPlantView::id))
+                    .filter(m -> !found.contains(m))
+                    .collect(Collectors.toSet());
         }
         return found;
     }

@@ -119,6 +119,16 @@ class EarlierDataTest {
     }
 
     @Test
+    void whoOnlyReadsFindsTheSameTalliesInMemory() {
+        List<UUID> ids = in(() -> stored.findAll()).stream().map(Batch::getId).toList();
+        Map<UUID, Evidence.Counted> written = counted();
+        Map<UUID, Evidence.Counted> held = current.workingFor(nursery, () -> evidence.counted(ids));
+        assertThat(written).hasSizeGreaterThan(150);
+        assertThat(ids).allSatisfy(id -> assertThat(held.getOrDefault(id, Evidence.Counted.NOTHING))
+                .isEqualTo(written.getOrDefault(id, Evidence.Counted.NOTHING)));
+    }
+
+    @Test
     void whatWasSentAndWrittenOffIsToldFromWhatWaits() {
         List<Interval> all = counted().values().stream()
                 .flatMap(c -> c.ready().counts().keySet().stream())

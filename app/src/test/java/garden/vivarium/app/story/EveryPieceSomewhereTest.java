@@ -89,7 +89,7 @@ class EveryPieceSomewhereTest extends AtANursery {
             everyPieceIsSomewhere();
         }
         int halves = cut;
-        assertThat(in(() -> book.kin()).stream().filter(k -> b().equals(k.fromBatchId())))
+        assertThat(in(() -> book.kinCutFrom(List.of(b()))))
                 .hasSize(halves)
                 .allSatisfy(k -> assertThat(k.stuck()).isEqualTo(2));
     }

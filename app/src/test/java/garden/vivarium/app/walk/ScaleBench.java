@@ -102,8 +102,10 @@ class ScaleBench {
         ways = WAYS.stream().flatMap(w -> guide.protocol(w).stream()).toList();
         long start = System.nanoTime();
         List<String> running = current.workingFor(nursery.id(), () -> fill(nursery.id()));
-        // A nursery is not written in one go: what was written in the last two minutes is read with more care.
-        database.sql("update batch set written_at = written_at - interval 1 day")
+        // A nursery is not written in one go: a batch was written last on the day that it was closed. What was written
+        // in the last two minutes is
+        // read with more care.
+        database.sql("update batch set written_at = coalesce(timestamp(closed_on), written_at - interval 1 day)")
                 .update();
         System.out.printf(
                 Locale.ROOT,

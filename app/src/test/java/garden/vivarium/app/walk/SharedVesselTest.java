@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.Departures;
 import garden.vivarium.app.batch.Fate;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.stock.StockPlantView;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -68,8 +69,7 @@ class SharedVesselTest extends AtThePages {
         browser.press("form[action$='/section'] button");
         browser.untilText("main .said", "Write the label now");
 
-        BatchView made = in(() -> book.kin().stream()
-                .filter(k -> jar.id().equals(k.fromBatchId()))
+        BatchView made = in(() -> book.kinCutFrom(List.of(jar.id())).stream()
                 .findFirst()
                 .map(k -> batches.find(k.code()))
                 .orElseThrow());
