@@ -38,9 +38,13 @@ class DatabaseGone {
     @Bean
     FilterRegistrationBean<OncePerRequestFilter> saysThatTheDatabaseIsGone(Assets assets) throws IOException {
         Said gone = new Said(
-                HttpStatus.SERVICE_UNAVAILABLE, "the database does not answer", page("database-gone.html", assets));
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "gone",
+                "the database does not answer",
+                page("database-gone.html", assets));
         Said full = new Said(
                 HttpStatus.INSUFFICIENT_STORAGE,
+                "full",
                 "the disk is full, and what was sent is not kept",
                 page("disk-full.html", assets));
         FilterRegistrationBean<OncePerRequestFilter> filter = new FilterRegistrationBean<>(new Saying(gone, full));
@@ -55,8 +59,8 @@ class DatabaseGone {
                 .replace("STYLES", assets.at("vivarium.css"));
     }
 
-    /** How it is said: to programs in a sentence, to people on a page. */
-    private record Said(HttpStatus status, String sentence, String page) {}
+    /** How it is said: to supervisors in a word, to programs in a sentence, to people on a page. */
+    private record Said(HttpStatus status, String inAWord, String sentence, String page) {}
 
     private static final class Saying extends OncePerRequestFilter {
 
@@ -101,7 +105,11 @@ class DatabaseGone {
             response.setHeader("Content-Security-Policy", SecurityRules.CONTENT_POLICY);
             response.setHeader("X-Content-Type-Options", "nosniff");
             response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-            if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT)).contains(MediaType.APPLICATION_JSON_VALUE)) {
+            if (request.getRequestURI().equals(HealthController.ADDRESS)) {
+                response.setContentType(MediaType.APPLICATION_JSON_VALUE);
+                response.getWriter().write("{\"status\":\"down\",\"database\":\"%s\"}".formatted(said.inAWord()));
+            } else if (String.valueOf(request.getHeader(HttpHeaders.ACCEPT))
+                    .contains(MediaType.APPLICATION_JSON_VALUE)) {
                 response.setContentType(MediaType.APPLICATION_JSON_VALUE);
                 response.getWriter()
                         .write("{\"status\":%d,\"message\":\"%s\"}"

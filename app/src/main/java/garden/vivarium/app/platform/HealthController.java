@@ -19,6 +19,9 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class HealthController {
 
     private static final Logger LOG = LoggerFactory.getLogger(HealthController.class);
+    /** Where it is asked for. */
+    static final String ADDRESS = "/health";
+
     private static final int SECONDS = 2;
 
     private final JdbcTemplate database;
@@ -29,7 +32,7 @@ class HealthController {
         this.database.setQueryTimeout(SECONDS);
     }
 
-    @GetMapping("/health")
+    @GetMapping(HealthController.ADDRESS)
     @ResponseBody
     ResponseEntity<Map<String, String>> health() {
         try {

@@ -15,6 +15,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.compare.Comparison;
 import garden.vivarium.core.compare.Factor;
+import garden.vivarium.core.compare.TrialSize;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
@@ -41,6 +42,9 @@ class TrialController {
 
     private static final int ROWS = 6;
     private static final int COLUMNS = 12;
+    private static final int FEWEST = 4;
+    /** Beyond it no rate is looked for. */
+    private static final double MOST_OF_100 = 97.9;
 
     private final Trials trials;
     private final Differences differences;
@@ -144,12 +148,31 @@ class TrialController {
     String size(
             @RequestParam(required = false) String rateA,
             @RequestParam(required = false) String rateB,
+            @RequestParam(required = false) String perArm,
             @RequestParam(defaultValue = "2") int arms) {
         int a = rate(rateA);
         int b = rate(rateB);
         int of = Math.max(2, Math.min(4, arms));
         int needed = a == 0 || b == 0 || a == b ? 0 : Trials.needed(a, b, of);
-        return words.say("trial.needed", "needed", needed, "a", a, "b", b, "all", of * needed);
+        // Fewer than are needed tell less; more need no word.
+        int typed = needed > 0 && perArm != null && perArm.matches("[1-9]\\d{0,3}") ? Integer.parseInt(perArm) : 0;
+        boolean few = typed >= FEWEST && typed < needed;
+        int low = Math.min(a, b);
+        double shows = few ? 100 * TrialSize.shows(low / 100.0, typed, of) : 0;
+        return words.say(
+                "trial.needed",
+                "needed",
+                needed,
+                "a",
+                a,
+                "b",
+                b,
+                "all",
+                of * needed,
+                "typed",
+                few ? typed : 0,
+                "shows",
+                low + shows > MOST_OF_100 ? 0 : Math.round(shows));
     }
 
     /** 1 to 99 of a hundred, or 0 where it is no such number. */

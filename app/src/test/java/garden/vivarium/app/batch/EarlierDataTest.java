@@ -124,8 +124,9 @@ class EarlierDataTest {
         Map<UUID, Evidence.Counted> written = counted();
         Map<UUID, Evidence.Counted> held = current.workingFor(nursery, () -> evidence.counted(ids));
         assertThat(written).hasSizeGreaterThan(150);
-        assertThat(ids).allSatisfy(id -> assertThat(held.getOrDefault(id, Evidence.Counted.NOTHING))
-                .isEqualTo(written.getOrDefault(id, Evidence.Counted.NOTHING)));
+        assertThat(ids)
+                .allSatisfy(id -> assertThat(held.getOrDefault(id, Evidence.Counted.NOTHING))
+                        .isEqualTo(written.getOrDefault(id, Evidence.Counted.NOTHING)));
     }
 
     @Test

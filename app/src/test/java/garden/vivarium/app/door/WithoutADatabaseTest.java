@@ -115,7 +115,11 @@ class WithoutADatabaseTest {
                                 .GET())
                         .body())
                 .startsWith("{");
-        assertThat(grower.get("/health").statusCode()).isEqualTo(503);
+        for (Visitor who : List.of(grower, new Visitor(port))) {
+            HttpResponse<String> health = who.get("/health");
+            assertThat(health.statusCode()).isEqualTo(503);
+            assertThat(health.body()).contains("\"status\":\"down\"").contains("\"database\":\"gone\"");
+        }
         assertThat(grower.get("/favicon.svg").statusCode()).isEqualTo(200);
         assertThat(grower.get(styles(grower.get("/stock").body())).statusCode())
                 .as("what is the same for everybody needs no database")

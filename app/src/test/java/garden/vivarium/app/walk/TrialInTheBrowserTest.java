@@ -111,6 +111,11 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.type("c", "sharp sand");
         browser.untilText("#needed", "takes 109 of each, 327 pieces in all");
         browser.type("perArm", "24");
+        // By the same formula, solved for the difference: 24 of each of three.
+        browser.untilText("#needed", "With 24 of each only a difference of about 37 of 100 is told so surely.");
+        browser.type("perArm", "8");
+        browser.untilText("#needed", "With 8 of each nothing is told so surely.");
+        browser.type("perArm", "24");
         browser.type("rows", "6");
         browser.type("columns", "12");
         browser.press("#design button.main");

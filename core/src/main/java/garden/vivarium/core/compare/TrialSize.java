@@ -28,7 +28,7 @@ public record TrialSize(double exactly, int pieces, int trays) {
      * @param arms 2 to 4
      */
     public static TrialSize within(double rateA, double rateB, int arms) {
-        double n = formula(rateA, rateB, normal(2 * TWO_SIDED / (arms * (arms - 1))));
+        double n = formula(rateA, rateB, alpha(arms));
         return new TrialSize(n, (int) Math.ceil(n), 0);
     }
 
@@ -42,6 +42,10 @@ public record TrialSize(double exactly, int pieces, int trays) {
         double n = formula(rateA, rateB) * (1 + (tray - 1) * rho);
         int trays = (int) Math.ceil(n / tray);
         return new TrialSize(n, trays * tray, trays);
+    }
+
+    private static double alpha(int arms) {
+        return normal(2 * TWO_SIDED / (arms * (arms - 1)));
     }
 
     private static double normal(double twoSided) {
@@ -64,11 +68,21 @@ public record TrialSize(double exactly, int pieces, int trays) {
 
     /** The smallest difference that so many pieces an arm would show, round a rate; the same formula solved for it. */
     public static double shows(double rate, double pieces) {
+        return shows(rate, pieces, 2);
+    }
+
+    /**
+     * The same among several arms.
+     *
+     * @param arms 2 to 4
+     */
+    public static double shows(double rate, double pieces, int arms) {
+        double alpha = alpha(arms);
         double low = 1e-4;
         double high = Math.min(0.98 - Math.min(rate, 0.97), 0.95);
         for (int i = 0; i < 60; i++) {
             double middle = (low + high) / 2;
-            if (formula(Math.max(0.01, Math.min(0.97, rate)), Math.min(0.99, rate + middle)) > pieces) {
+            if (formula(Math.max(0.01, Math.min(0.97, rate)), Math.min(0.99, rate + middle), alpha) > pieces) {
                 low = middle;
             } else {
                 high = middle;

@@ -86,6 +86,7 @@ class TrialTest {
         assertThat(TrialSize.within(0.6, 0.8, 3).exactly()).isCloseTo(108.552, within(0.01));
         assertThat(TrialSize.within(0.6, 0.8, 3).pieces()).isEqualTo(109);
         assertThat(TrialSize.within(0.6, 0.8, 2)).isEqualTo(TrialSize.within(0.6, 0.8));
+        assertThat(TrialSize.shows(0.6, 108.552, 3)).isCloseTo(0.2, within(1e-3));
     }
 
     @Test
