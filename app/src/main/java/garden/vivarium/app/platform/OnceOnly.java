@@ -11,6 +11,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.support.RequestContextUtils;
 
 /** A form that is sent twice counts once: the second leads where the first led, and is refused as the first was where that changed nothing. */
 @Component
@@ -18,7 +19,14 @@ class OnceOnly implements HandlerInterceptor {
 
     private static final int ASKED = 100;
     private static final int EVERY_MS = 100;
-    private static final String TAKEN = OnceOnly.class.getName();
+    /** Where a form leads that is done, but whose node ended before it said where. */
+    private static final String DONE_ALREADY = "/round";
+
+    /** What is done is answered a moment later, unless its node has ended. */
+    private static final int ANSWERED_WITHIN = 20;
+
+    /** Of a request: the form that it has taken. */
+    static final String TAKEN = OnceOnly.class.getName();
 
     private final SentForms forms;
     private final CurrentNursery nursery;
@@ -35,19 +43,23 @@ class OnceOnly implements HandlerInterceptor {
         if (form.isEmpty() || nursery.id().isEmpty() || request.getDispatcherType() != DispatcherType.REQUEST) {
             return true;
         }
-        UUID of = nursery.required();
+        SentForms.Form sent = new SentForms.Form(nursery.required(), form.get());
+        int done = 0;
         for (int i = 0; i < ASKED; i++) {
-            if (forms.take(of, form.get())) {
-                request.setAttribute(TAKEN, form.get());
+            if (forms.take(sent)) {
+                request.setAttribute(TAKEN, sent);
                 return true;
             }
             // Whoever has it leads somewhere with it, or lets it go: then it is sent anew.
-            while (i++ < ASKED && forms.isWorkedOn(of, form.get())) {
+            SentForms.State state = forms.state(sent);
+            while (i++ < ASKED
+                    && (state == SentForms.State.TAKEN
+                            || (state == SentForms.State.KEPT && done++ < ANSWERED_WITHIN))) {
                 rest();
+                state = forms.state(sent);
             }
-            Optional<String> led = forms.answer(of, form.get());
-            if (led.isPresent()) {
-                response.sendRedirect(led.get());
+            if (state == SentForms.State.ANSWERED || state == SentForms.State.KEPT) {
+                response.sendRedirect(forms.answer(sent).orElseGet(() -> doneAlready(request, response)));
                 return false;
             }
         }
@@ -58,7 +70,7 @@ class OnceOnly implements HandlerInterceptor {
     @Override
     public void afterCompletion(
             HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
-        if (!(request.getAttribute(TAKEN) instanceof UUID form)) {
+        if (!(request.getAttribute(TAKEN) instanceof SentForms.Form form)) {
             return;
         }
         request.removeAttribute(TAKEN);
@@ -66,10 +78,16 @@ class OnceOnly implements HandlerInterceptor {
         if (failure == null
                 && led != null
                 && HttpStatus.valueOf(response.getStatus()).is3xxRedirection()) {
-            forms.done(nursery.required(), form, led);
+            forms.done(form, led);
         } else {
-            forms.release(nursery.required(), form);
+            forms.release(form);
         }
+    }
+
+    private static String doneAlready(HttpServletRequest request, HttpServletResponse response) {
+        RequestContextUtils.getOutputFlashMap(request).put("said", Messages.text("OnceOnly.done"));
+        RequestContextUtils.saveOutputFlashMap(DONE_ALREADY, request, response);
+        return DONE_ALREADY;
     }
 
     private static void rest() {

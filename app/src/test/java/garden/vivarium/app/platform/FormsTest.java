@@ -27,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
@@ -35,6 +36,12 @@ class FormsTest extends AtANursery {
 
     @Autowired
     private MockMvc pages;
+
+    @Autowired
+    private SentForms forms;
+
+    @Autowired
+    private JdbcClient database;
 
     private SignedIn grower;
     private BatchView batch;
@@ -74,6 +81,48 @@ class FormsTest extends AtANursery {
         assertThat(in(() -> batches.find(batch.code())).moved())
                 .as("another form")
                 .isEqualTo(6);
+    }
+
+    @Test
+    void whatWasDoneBeforeItsNodeEndedIsNotDoneAgainAndWhatWasNotIs() throws Exception {
+        String id = UUID.randomUUID().toString();
+        pages.perform(move(3).param("once", id));
+        assertThat(database.sql("select kept from sent_form where id = ?")
+                        .param(id)
+                        .query(Boolean.class)
+                        .single())
+                .as("written with the move itself")
+                .isTrue();
+        // The node ended after the move was kept, before it said where it led; and that is long ago.
+        database.sql("update sent_form set answer = null, sent_at = sent_at - interval 1 hour where id = ?")
+                .param(id)
+                .update();
+        pages.perform(move(3).param("once", id))
+                .andExpect(redirectedUrl("/round"))
+                .andExpect(flash().attribute("said", Matchers.containsString("was done the first time")));
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(3);
+
+        // Another ended before anything was kept: the move is undone with its mark, as the database undoes both.
+        UUID never = UUID.randomUUID();
+        assertThat(forms.take(new SentForms.Form(nursery, never))).isTrue();
+        database.sql("update sent_form set sent_at = sent_at - interval 1 hour where id = ?")
+                .param(never.toString())
+                .update();
+        pages.perform(move(2).param("once", never.toString())).andExpect(redirectedUrl("/batches/" + batch.code()));
+        assertThat(in(() -> batches.find(batch.code())).moved()).isEqualTo(5);
+    }
+
+    @Test
+    void aFormThatWasKeptIsNotLetGoWhereItsAnswerFails() {
+        SentForms.Form form = new SentForms.Form(nursery, UUID.randomUUID());
+        assertThat(forms.take(form)).isTrue();
+        forms.release(form);
+        assertThat(forms.state(form)).isEqualTo(SentForms.State.FREE);
+        assertThat(forms.take(form)).isTrue();
+        forms.kept(form);
+        forms.release(form);
+        assertThat(forms.state(form)).isEqualTo(SentForms.State.KEPT);
+        assertThat(forms.take(form)).isFalse();
     }
 
     @Test
