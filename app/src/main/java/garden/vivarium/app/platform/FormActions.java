@@ -2,6 +2,9 @@ package garden.vivarium.app.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.Serializable;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +21,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 public final class FormActions {
 
     private static final List<String> SECRET = List.of("password", "old", "wanted");
+    /** How much of a form that is refused is put back. */
+    private static final int MOST_LETTERS = 200_000;
 
     private FormActions() {}
 
@@ -77,6 +82,17 @@ public final class FormActions {
         List.of("_csrf", FormIds.FIELD, Seen.FIELD).forEach(values::remove);
         // Nothing secret goes back into a page.
         SECRET.forEach(values::remove);
+        // Nobody types so much; what is larger would fill the session.
+        while (letters(values.values()) > MOST_LETTERS) {
+            values.remove(values.entrySet().stream()
+                    .max(Comparator.comparingInt(e -> letters(List.<String[]>of(e.getValue()))))
+                    .orElseThrow()
+                    .getKey());
+        }
         return values;
+    }
+
+    private static int letters(Collection<String[]> values) {
+        return values.stream().flatMap(Arrays::stream).mapToInt(String::length).sum();
     }
 }

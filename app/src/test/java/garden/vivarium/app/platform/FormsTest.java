@@ -15,6 +15,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.people.AtANursery;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -28,6 +29,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 
@@ -39,6 +43,9 @@ class FormsTest extends AtANursery {
 
     @Autowired
     private SentForms forms;
+
+    @Autowired
+    private SessionRepository<? extends Session> sessions;
 
     @Autowired
     private JdbcClient database;
@@ -123,6 +130,32 @@ class FormsTest extends AtANursery {
         forms.release(form);
         assertThat(forms.state(form)).isEqualTo(SentForms.State.KEPT);
         assertThat(forms.take(form)).isFalse();
+    }
+
+    @Test
+    void muchThatWasTypedFitsIntoTheSessionAndWhatNobodyTypesIsLeftOut() {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/promises");
+        request.setParameter("words", "a".repeat(150_000));
+        request.setParameter("other", "b".repeat(300_000));
+        request.setParameter("number", "24");
+        Map<String, String[]> typed = FormActions.typed(request);
+        assertThat(typed).containsOnlyKeys("words", "number");
+        assertThat(readBack(sessions, new FormActions.TypedForm("/promises", "words", "too long", typed))
+                        .values()
+                        .get("words")[0])
+                .hasSize(150_000);
+    }
+
+    private static <S extends Session> FormActions.TypedForm readBack(
+            SessionRepository<S> sessions, FormActions.TypedForm form) {
+        S session = sessions.createSession();
+        session.setAttribute("typed", form);
+        sessions.save(session);
+        try {
+            return sessions.findById(session.getId()).getAttribute("typed");
+        } finally {
+            sessions.deleteById(session.getId());
+        }
     }
 
     @Test
