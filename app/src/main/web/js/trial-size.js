@@ -13,5 +13,9 @@ export function start(sentence) {
       sentence.textContent = text;
     }
   };
+  // A form that was refused comes back with what was typed.
+  if (perArm.value || third.value || fourth.value) {
+    ask();
+  }
   [rateA, rateB, perArm, third, fourth].forEach((f) => f.addEventListener("input", ask));
 }

@@ -81,6 +81,20 @@ public record TrialReading(List<String> arms, List<Tray> trays, List<Pair> pairs
         public int worse() {
             return better() == first ? second : first;
         }
+
+        /** By how much the better is above the other at the least, nine times in ten; below 0 where it may be beneath it. */
+        public double low() {
+            return better() == first
+                    ? result.difference().low()
+                    : -result.difference().high();
+        }
+
+        /** And at the most. */
+        public double high() {
+            return better() == first
+                    ? result.difference().high()
+                    : -result.difference().low();
+        }
     }
 
     /**

@@ -96,6 +96,10 @@ class TrialTest {
         assertThat(best.best()).hasValue(0);
         assertThat(best.says().get(0).figures().get("best")).isEqualTo("perlite");
         assertThat(best.says().get(2).number("kept")).isEqualTo(23);
+        assertThat(best.pairs())
+                .filteredOn(TrialReading.Pair::isTold)
+                .hasSize(2)
+                .allSatisfy(p -> assertThat(p.low()).isPositive().isLessThan(p.high()));
         // Perlite is above peat, and sand between them is told from neither.
         TrialReading some = reading(tray("1", 22, 11, 17, 24), tray("2", 21, 12, 17, 24));
         assertThat(some.verdict()).isEqualTo(TrialReading.Verdict.SOME);
