@@ -34,7 +34,7 @@ public class BatchBook {
     private final BatchRepository batches;
     private final PottingRepository pottings;
     private final Histories histories;
-    private final OutlookText outlooks;
+    private final BatchShelf shelf;
     private final Stages stages;
     private final PieceFactRepository facts;
     private final CurrentNursery nursery;
@@ -43,14 +43,14 @@ public class BatchBook {
             BatchRepository batches,
             PottingRepository pottings,
             Histories histories,
-            OutlookText outlooks,
+            BatchShelf shelf,
             Stages stages,
             PieceFactRepository facts,
             CurrentNursery nursery) {
         this.batches = batches;
         this.pottings = pottings;
         this.histories = histories;
-        this.outlooks = outlooks;
+        this.shelf = shelf;
         this.stages = stages;
         this.facts = facts;
         this.nursery = nursery;
@@ -81,13 +81,13 @@ public class BatchBook {
     /** Batches of which something may still come, the first taken first. */
     @Transactional(readOnly = true)
     public List<Entry> open() {
-        return entries(batches.open());
+        return shelf.of(batches.marksOpen());
     }
 
-    /** The same without what was expected of them, which is long to read. */
+    /** The same without what was expected of them. */
     @Transactional(readOnly = true)
     public List<BatchView> standing() {
-        return batches.open().stream().map(Batch::view).toList();
+        return open().stream().map(Entry::batch).toList();
     }
 
     /** The batches that ended last, the last first. */
@@ -105,14 +105,14 @@ public class BatchBook {
     /** Batches that give, or since the day gave, young plants. */
     @Transactional(readOnly = true)
     public List<Entry> givingSince(LocalDate day) {
-        return entries(batches.givingSince(day));
+        return shelf.of(batches.marksGivingSince(day));
     }
 
-    /** The same without what was expected of them, which is long to read. */
+    /** Those of them that gave some. */
     @Transactional(readOnly = true)
     public List<BatchView> gaveSince(LocalDate day) {
-        return batches.givingSince(day).stream()
-                .map(Batch::view)
+        return givingSince(day).stream()
+                .map(Entry::batch)
                 .filter(b -> b.youngPlants() > 0)
                 .toList();
     }
@@ -153,9 +153,9 @@ public class BatchBook {
     /** Batches whose code, old name or plant holds the words, running ones first. */
     @Transactional(readOnly = true)
     public List<BatchView> like(String words, int most) {
-        return batches.like(words.replaceAll("([%_\\\\])", "\\\\$1"), most).stream()
-                .map(Batch::view)
-                .toList();
+        List<UUID> found = batches.like(words.replaceAll("([%_\\\\])", "\\\\$1"), most);
+        Map<UUID, BatchView> read = ofIds(found);
+        return found.stream().filter(read::containsKey).map(read::get).toList();
     }
 
     /** The moves of a batch, the first first. */
@@ -395,6 +395,6 @@ public class BatchBook {
     }
 
     private Entry entry(Batch batch) {
-        return new Entry(batch.view(), outlooks.read(batch.outlookText()));
+        return shelf.entry(batch);
     }
 }

@@ -113,11 +113,17 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select coalesce(max(b.codeNumber), 0) from Batch b where b.codeYear = :year and b.codeWeek = :week")
     int lastNumber(int year, int week);
 
-    @Query("select b from Batch b where b.closedOn is null order by b.taking.takenOn, b.code")
-    List<Batch> open();
+    String MARK =
+            "select new garden.vivarium.app.batch.BatchShelf$Mark(b.id, b.version, b.plantId, b.plantName, b.plantKind,"
+                    + " b.plantGroup) from Batch b";
 
-    @Query("select b from Batch b where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
-    List<Batch> givingSince(LocalDate day);
+    /** By what those of which something may still come are known. */
+    @Query(MARK + " where b.closedOn is null order by b.taking.takenOn, b.code")
+    List<BatchShelf.Mark> marksOpen();
+
+    /** The same of those that give, or since the day gave. */
+    @Query(MARK + " where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
+    List<BatchShelf.Mark> marksGivingSince(LocalDate day);
 
     @Query(
             "select b from Batch b where b.plantName in :plants and (b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0))")
@@ -192,10 +198,10 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         UUID getPlaceId();
     }
 
-    /** Batches whose code, old code or plant holds the words. */
+    /** Batches whose code, old code or plant holds the words, running ones first; found in an index, without their rows. */
     @Query(
-            "select b from Batch b where b.code like concat('%', :words, '%') or b.origin.oldCode like concat('%', :words, '%')"
+            "select b.id from Batch b where b.code like concat('%', :words, '%') or b.origin.oldCode like concat('%', :words, '%')"
                     + " or b.plantName like concat('%', :words, '%') order by case when b.closedOn is null then 0 else 1 end, b.taking.takenOn desc"
                     + " limit :most")
-    List<Batch> like(String words, int most);
+    List<UUID> like(String words, int most);
 }

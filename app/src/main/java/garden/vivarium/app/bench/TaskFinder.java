@@ -125,18 +125,21 @@ class TaskFinder {
      * @param known asked only where it is not judged yet
      */
     Optional<Behind> behind(BatchView batch, Outlook outlook, Supplier<AsKnown> known) {
-        return judged.compute(
-                        batch.id(),
-                        (id, held) -> held != null && held.changes() == batch.changes()
-                                ? held
-                                : new Judgement(batch.changes(), judge(outlook.in(batch.season()), known.get())))
+        return judged.compute(batch.id(), (id, held) -> {
+                    if (held != null && held.changes() == batch.changes()) {
+                        return held;
+                    }
+                    Behind.Memory memory = held == null ? new Behind.Memory() : held.memory();
+                    return new Judgement(
+                            batch.changes(), judge(outlook.in(batch.season()), known.get(), memory), memory);
+                })
                 .behind();
     }
 
-    private record Judgement(int changes, Optional<Behind> behind) {}
+    private record Judgement(int changes, Optional<Behind> behind, Behind.Memory memory) {}
 
-    private static Optional<Behind> judge(SeasonOutlook expected, AsKnown known) {
-        return Behind.of(expected.prior(), expected.firstSignPrior(), known.ready(), known.firstSign());
+    private static Optional<Behind> judge(SeasonOutlook expected, AsKnown known, Behind.Memory memory) {
+        return Behind.of(expected.prior(), expected.firstSignPrior(), known.ready(), known.firstSign(), memory);
     }
 
     private Optional<Protocol> protocolOf(BatchView b) {

@@ -26,8 +26,8 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Where the database does not answer, or nothing can be kept since the disk is full, every address says so in one page that asks nothing of it. It stands before everything, since
- * even who somebody is comes from the database.
+ * Where the database does not answer, or nothing can be kept since the disk is full, every address says so in one page that asks
+ * nothing of it. It stands before everything, since even who somebody is comes from the database.
  */
 @Configuration
 class DatabaseGone {
@@ -41,22 +41,27 @@ class DatabaseGone {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "gone",
                 "the database does not answer",
-                page("database-gone.html", assets));
+                page("The database does not answer", "database-gone.html", assets));
         Said full = new Said(
                 HttpStatus.INSUFFICIENT_STORAGE,
                 "full",
                 "the disk is full, and what was sent is not kept",
-                page("disk-full.html", assets));
+                page("The disk is full", "disk-full.html", assets));
         FilterRegistrationBean<OncePerRequestFilter> filter = new FilterRegistrationBean<>(new Saying(gone, full));
         filter.setOrder(Ordered.HIGHEST_PRECEDENCE);
         filter.setDispatcherTypes(EnumSet.of(DispatcherType.REQUEST, DispatcherType.ERROR));
         return filter;
     }
 
-    private static String page(String name, Assets assets) throws IOException {
-        return new ClassPathResource("templates/platform/" + name)
-                .getContentAsString(StandardCharsets.UTF_8)
-                .replace("STYLES", assets.at("vivarium.css"));
+    private static String page(String title, String says, Assets assets) throws IOException {
+        return read("out-of-order.html")
+                .replace("STYLES", assets.at("vivarium.css"))
+                .replace("TITLE", title)
+                .replace("MAIN", read(says));
+    }
+
+    private static String read(String name) throws IOException {
+        return new ClassPathResource("templates/platform/" + name).getContentAsString(StandardCharsets.UTF_8);
     }
 
     /** How it is said: to supervisors in a word, to programs in a sentence, to people on a page. */

@@ -57,6 +57,10 @@ class Trial extends NurseryRow {
         fourthArm = arms.size() > 3 ? arms.get(3) : null;
     }
 
+    void calls(List<String> arms) {
+        asks(factor, arms);
+    }
+
     private List<String> arms() {
         return Stream.of(firstArm, secondArm, thirdArm, fourthArm)
                 .filter(Objects::nonNull)

@@ -3,6 +3,7 @@ package garden.vivarium.app.technique;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.label.ArmShapes;
 import garden.vivarium.app.label.BatchLabels;
 import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.Figures;
@@ -227,6 +228,7 @@ class TrialController {
         model.addAttribute("mayClose", sheet.mayClose(today.date()));
         model.addAttribute("result", sheet.result().orElse(null));
         model.addAttribute("now", sheet.result().map(trials::inWords).orElse(null));
+        model.addAttribute("shapes", ArmShapes.PATHS);
         model.addAttribute("places", stock.places());
         model.addAttribute("cautions", guide.caution("blade").stream().toList());
         return "technique/trial";
@@ -301,6 +303,21 @@ class TrialController {
         return FormActions.run(next, "/technique/trials/" + id, () -> {
             trials.reopen(id);
             return Messages.text("Trials.reopened");
+        });
+    }
+
+    /** What the ways are called, in the order of their shapes. */
+    @PostMapping("/{id}/arms")
+    String arms(
+            @PathVariable UUID id,
+            @RequestParam(required = false) String a,
+            @RequestParam(required = false) String b,
+            @RequestParam(required = false) String c,
+            @RequestParam(required = false) String d,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.call(id, Arrays.asList(a, b, c, d));
+            return Messages.text("Trials.called");
         });
     }
 

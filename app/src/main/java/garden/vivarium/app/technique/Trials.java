@@ -27,7 +27,10 @@ import garden.vivarium.core.looks.PieceView;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -224,14 +227,34 @@ class Trials {
         trial.stuck(day);
     }
 
-    /** A trial that was not stuck yet is not wanted after all. */
+    /** A trial that is not stuck, or whose trays were all withdrawn, is not wanted after all. */
     @Transactional
     void drop(UUID id) {
         Trial trial = trial(id);
-        if (trial.view().days().stuckOn() != null) {
+        if (!sheet(id).mayBeDropped()) {
             throw new InvalidField("place", Messages.text("Trials.stuck.already"));
         }
+        trays.deleteAll(trays.findByTrialIdOrderByTray(id));
         trials.delete(trial);
+    }
+
+    /**
+     * The ways are called otherwise; which cells are whose stands as it was drawn.
+     *
+     * @param names one for each way, in their order
+     * @throws InvalidField if one has no name, two have the same, or it is closed
+     */
+    @Transactional
+    void call(UUID id, List<String> names) {
+        Trial trial = trial(id);
+        if (trial.view().days().closedOn() != null) {
+            throw new InvalidField("a", Messages.text("Trials.closed"));
+        }
+        List<String> arms = arms(names);
+        if (arms.size() != trial.view().asks().arms().size()) {
+            throw new InvalidField("c", Messages.text("Trials.arm"));
+        }
+        trial.calls(arms);
     }
 
     /** Somebody wants to see the arms before the end: it is written down. */
@@ -254,6 +277,7 @@ class Trials {
      *
      * @param judged pieces of which is known what became of them
      * @param of how many
+     * @param since the day its trays were stuck, as it is now known; null before
      * @param result what it came to; empty until it is to be seen
      * @param edges how cells at the edge of trays did beside those within; empty until it is to be seen
      */
@@ -262,8 +286,14 @@ class Trials {
             List<Tray> trays,
             int judged,
             int of,
+            LocalDate since,
             Optional<TrialReading> result,
             Optional<Edges> edges) {
+
+        /** Whether nothing of it stands: it was not stuck, or each tray was withdrawn. */
+        public boolean mayBeDropped() {
+            return since == null && trial.days().closedOn() == null;
+        }
 
         /** Whether the planned end has come or all is judged. */
         public boolean mayClose(LocalDate today) {
@@ -336,6 +366,8 @@ class Trials {
         boolean seen = view.days().closedOn() != null || view.days().peekedOn() != null;
         TrialLayout layout = trial.layout();
         List<TrialTray> stuck = trays.findByTrialIdOrderByTray(id);
+        Map<UUID, BatchView> standing =
+                book.ofIds(stuck.stream().map(TrialTray::batchId).toList());
         List<Tray> drawn = new ArrayList<>();
         List<TrialReading.Tray> counted = new ArrayList<>();
         int judged = 0;
@@ -345,7 +377,7 @@ class Trials {
                     stuck.stream().filter(s -> s.tray() == number).findFirst();
             // A tray whose batch was withdrawn never was; what was counted, rather than seen cell by cell, tells of no
             // arm.
-            List<PieceView> pieces = tray.filter(s -> book.code(s.batchId()).isPresent())
+            List<PieceView> pieces = tray.filter(s -> standing.containsKey(s.batchId()))
                     .flatMap(s -> book.looks(s.batchCode()).history())
                     .map(h -> h.pieces().stream().filter(p -> !p.byCount()).toList())
                     .orElse(List.of());
@@ -366,6 +398,11 @@ class Trials {
                 drawn,
                 judged,
                 of,
+                standing.values().stream()
+                        .map(BatchView::stuckOn)
+                        .filter(Objects::nonNull)
+                        .min(Comparator.naturalOrder())
+                        .orElse(null),
                 seen ? result(view, counted) : Optional.empty(),
                 seen ? Edges.of(view.size(), drawn) : Optional.empty());
     }

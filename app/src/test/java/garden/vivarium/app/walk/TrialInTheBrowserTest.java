@@ -2,6 +2,7 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.batch.BatchCorrections;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.core.looks.PieceState;
 import java.io.IOException;
@@ -14,9 +15,13 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** A trial is designed, laid out, stuck, looked at cell by cell, and read at its end. */
 class TrialInTheBrowserTest extends AtThePages {
+
+    @Autowired
+    private BatchCorrections corrections;
 
     @Test
     void aTrialFromTheQuestionToTheVerdict() throws IOException {
@@ -180,6 +185,24 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.untilText("main .said", "The trays are batches now");
         browser.press("form[action$='/peek'] button");
         browser.untilText("main .warning", "looked at the arms on");
+
+        // It was not as strong as was thought.
+        browser.press("details:has(#name-1) summary");
+        browser.type("name-1", "no hormone");
+        browser.press("form[action$='/arms'] button");
+        browser.untilText("main", "name two that differ");
+        browser.type("name-1", "hormone 0.1%");
+        browser.press("form[action$='/arms'] button");
+        browser.untilText("main .said", "They are called so now");
+        assertThat(browser.text("h1")).startsWith("no hormone or hormone 0.1%");
+        assertThat(browser.barriers()).isEmpty();
+
+        // The trays were never stuck: each is withdrawn, and the trial may go.
+        assertThat(browser.count("form[action$='/drop']")).isZero();
+        browser.texts(".trial-tray h2 a").forEach(code -> in(() -> corrections.withdraw(code, "never stuck")));
+        browser.open(browser.path());
+        browser.press("form[action$='/drop'] button");
+        browser.untilText("main .said", "The trial is dropped");
         assertThat(browser.complaints()).isEmpty();
     }
 }

@@ -72,7 +72,12 @@ public record TrialReading(List<String> arms, List<Tray> trays, List<Pair> pairs
             return chance <= TOLD;
         }
 
-        /** The arm that gave more, by its place. */
+        /** Whether neither gave more than the other. */
+        public boolean isLevel() {
+            return result.difference().mean() == 0;
+        }
+
+        /** The arm that gave more, by its place; where neither did, the second. */
         public int better() {
             return result.difference().mean() > 0 ? first : second;
         }

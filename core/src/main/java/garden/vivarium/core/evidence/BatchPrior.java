@@ -13,4 +13,9 @@ public record BatchPrior(NextBatch rate, RootingTime time, FailuresShown shown) 
     public BatchPrior slower(double lnDays) {
         return new BatchPrior(rate, time.shiftedBy(lnDays), shown);
     }
+
+    /** The same, to be weighed more than once. */
+    public BatchPrior remembered() {
+        return new BatchPrior(rate, time, shown.remembered());
+    }
 }

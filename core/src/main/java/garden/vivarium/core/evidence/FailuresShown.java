@@ -1,5 +1,8 @@
 package garden.vivarium.core.evidence;
 
+import java.util.HashMap;
+import java.util.Map;
+
 /**
  * H(c): the share of failing pieces that have been seen lost by day c of a batch. How soon failures show themselves differs
  * from nursery to nursery and way to way: some rot in sight within days, others stand firm and bare for ever.
@@ -34,6 +37,23 @@ public interface FailuresShown {
 
     /** No share is held to be quite 0 or 1: what was seen may be beyond what was thought. */
     double LEAST = 1e-9;
+
+    /** The same, reckoning the values of a day once however often they are asked for; for one thread. */
+    default FailuresShown remembered() {
+        FailuresShown asked = this;
+        Map<Double, double[]> known = new HashMap<>();
+        return new FailuresShown() {
+            @Override
+            public NextBatch by(double day) {
+                return asked.by(day);
+            }
+
+            @Override
+            public double[] values(double day) {
+                return known.computeIfAbsent(day, asked::values);
+            }
+        };
+    }
 
     /** A share that is known, the same on every day; for judging what the uncertainty costs, and for tests. */
     static FailuresShown exactly(double share) {

@@ -1,6 +1,7 @@
 package garden.vivarium.core.evidence;
 
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleUnaryOperator;
@@ -82,16 +83,26 @@ public final class RateNodes {
     static final class OnParts {
 
         private static final int STEPS = 128;
+        private static final int STRIDE = 4;
 
         private final double a;
         private final double b;
+        private final int count;
         private final double[] scanned = new double[STEPS - 1];
         private final double[] scannedLogs = new double[STEPS - 1];
+        private final double[] strides = new double[(STEPS - 1) / STRIDE];
+        private final Map<Stretch, Part> parts = new HashMap<>();
 
-        OnParts(double a, double b) {
+        /**
+         * Points for one a and b.
+         *
+         * @param count how many of them on a part
+         */
+        OnParts(double a, double b, int count) {
             refuse(a, b);
             this.a = a;
             this.b = b;
+            this.count = count;
             for (int i = 0; i < scanned.length; i++) {
                 double s = (i + 1.0) / STEPS;
                 double sine = Math.sin(angle(s));
@@ -99,6 +110,9 @@ public final class RateNodes {
                 scannedLogs[i] = logDensity(a, b, s);
             }
         }
+
+        /** Rates on a part, and the logarithms of their weights before anything is said of them. */
+        private record Part(double[] rates, double[] logs) {}
 
         /**
          * Fills rates and the logarithms of their weights, f included, where f leaves anything.
@@ -108,22 +122,60 @@ public final class RateNodes {
          * @param logs filled with the logarithms, so that the sum of their exponentials is the integral
          */
         void fill(DoubleUnaryOperator logF, double[] rates, double[] logs) {
-            double[] all = new double[scanned.length];
-            for (int i = 0; i < all.length; i++) {
-                all[i] = scannedLogs[i] + logF.applyAsDouble(scanned[i]);
+            // Of many f the same part matters: its points are made once.
+            Part part = parts.computeIfAbsent(matters(logF), this::part);
+            System.arraycopy(part.rates, 0, rates, 0, count);
+            for (int i = 0; i < count; i++) {
+                logs[i] = part.logs[i] + logF.applyAsDouble(rates[i]);
             }
-            Stretch matters = Stretch.of(all, NEGLIGIBLE);
+        }
+
+        /**
+         * Logarithms of the density, f included, at few places in equal strides of s: as much as tells where it lies and, up to a
+         * factor, how much there is. The array is filled anew by the next call.
+         */
+        double[] strides(DoubleUnaryOperator logF) {
+            for (int i = 0; i < strides.length; i++) {
+                strides[i] = at(STRIDE * (i + 1) - 1, logF);
+            }
+            return strides;
+        }
+
+        private double at(int place, DoubleUnaryOperator logF) {
+            return scannedLogs[place] + logF.applyAsDouble(scanned[place]);
+        }
+
+        /** Looked for in strides, then step by step about the ends of what was found. */
+        private Stretch matters(DoubleUnaryOperator logF) {
+            Stretch found = Stretch.of(strides(logF), NEGLIGIBLE);
+            double floor = Stretch.floor(strides, NEGLIGIBLE);
+            int last = scanned.length - 1;
+            int from = STRIDE * (found.first() + 1) - 1;
+            int to = STRIDE * (found.last() + 1) - 1;
+            int before = Math.max(0, from - STRIDE + 1);
+            while (from > before && at(from - 1, logF) >= floor) {
+                from--;
+            }
+            int after = Math.min(last, to + STRIDE - 1);
+            while (to < after && at(to + 1, logF) >= floor) {
+                to++;
+            }
+            return new Stretch(from, to);
+        }
+
+        private Part part(Stretch matters) {
             double low = (double) matters.first() / STEPS;
             double half = ((matters.last() + 2.0) / STEPS - low) / 2;
-            GaussIntegrator rule = RULES.computeIfAbsent(rates.length, n -> new GaussIntegratorFactory().legendre(n));
-            for (int i = 0; i < rates.length; i++) {
+            GaussIntegrator rule = RULES.computeIfAbsent(count, n -> new GaussIntegratorFactory().legendre(n));
+            double[] rates = new double[count];
+            double[] logs = new double[count];
+            for (int i = 0; i < count; i++) {
                 double s = low + half * (1 + rule.getPoint(i));
                 double sine = Math.sin(angle(s));
                 rates[i] = sine * sine;
-                logs[i] = Math.log(30 * Math.PI * half * rule.getWeight(i))
-                        + logDensity(a, b, s)
-                        + logF.applyAsDouble(rates[i]);
+                logs[i] = Math.log(30 * Math.PI * half * rule.getWeight(i)) + logDensity(a, b, s);
             }
+            return new Part(rates, logs);
         }
     }
 

@@ -39,6 +39,8 @@ public final class RunningBatch {
     private final List<OpenPieces> open;
     private final RunningNodes nodes;
     private final int cells;
+    /** The chance that a pending piece is ever ready: asked for on every page, so kept; not a number until then. */
+    private volatile double everReady = Double.NaN;
 
     private RunningBatch(RootingTime time, List<OpenPieces> open, RunningNodes nodes, int cells) {
         this.time = time;
@@ -143,7 +145,13 @@ public final class RunningBatch {
 
     /** The chance that a pending piece, taken at random, is ever ready; 0 where none is pending. */
     public double everReady() {
-        return averaged(Double.POSITIVE_INFINITY);
+        // Two threads that reckon it at once find the same.
+        double ever = everReady;
+        if (Double.isNaN(ever)) {
+            ever = averaged(Double.POSITIVE_INFINITY);
+            everReady = ever;
+        }
+        return ever;
     }
 
     /** The chance that a pending piece, taken at random, has become ready by the day; 0 where none is pending. */

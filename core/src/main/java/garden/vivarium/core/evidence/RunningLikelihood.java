@@ -3,6 +3,7 @@ package garden.vivarium.core.evidence;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,6 +24,10 @@ final class RunningLikelihood {
 
     private final BatchPrior prior;
     private final List<OpenPieces> mayYet;
+    /** How many pieces each group that may yet come has, and for each value of H the share of failures not seen yet in it. */
+    private final int[] waiting;
+
+    private final double[][] hidden;
     private final List<Map.Entry<Interval, Long>> ready;
     private final double aThen;
     private final double bThen;
@@ -49,6 +54,13 @@ final class RunningLikelihood {
                 if (!o.mayYet()) {
                     ofShown[h] += o.pieces() * Math.log(Math.max(SMALLEST, 1 - o.shown()[h]));
                 }
+            }
+        }
+        waiting = mayYet.stream().mapToInt(OpenPieces::pieces).toArray();
+        hidden = new double[ofShown.length][waiting.length];
+        for (int h = 0; h < hidden.length; h++) {
+            for (int g = 0; g < waiting.length; g++) {
+                hidden[h][g] = 1 - mayYet.get(g).shown()[h];
             }
         }
         logWhole = Beta.logBeta(aThen, bThen);
@@ -86,7 +98,7 @@ final class RunningLikelihood {
         double best = Double.NEGATIVE_INFINITY;
         double[][] logs = new double[ofShown.length][];
         for (int h = 0; h < ofShown.length; h++) {
-            logs[h] = rule.logs(waits, h).clone();
+            logs[h] = rule.roughly(waits, h).clone();
             for (int i = 0; i < logs[h].length; i++) {
                 logs[h][i] += ofShown[h];
                 best = Math.max(best, logs[h][i]);
@@ -130,6 +142,9 @@ final class RunningLikelihood {
 
         double[] logs(double[] waits, int h);
 
+        /** As much of it as tells where it matters, up to a factor that is the same for all. */
+        double[] roughly(double[] waits, int h);
+
         /** A rate of those for which logarithms were asked last. */
         double rate(int i);
     }
@@ -138,7 +153,7 @@ final class RunningLikelihood {
         if (mayYet.isEmpty()) {
             return jacobi(FEWEST);
         }
-        int pieces = mayYet.stream().mapToInt(OpenPieces::pieces).sum();
+        int pieces = Arrays.stream(waiting).sum();
         // What pending pieces say is a polynomial in p of their number: up to this many the rule is exact.
         return pieces < 2 * MOST_EXACT ? jacobi(Math.min(MOST_EXACT, Math.max(count, pieces / 2 + 1))) : adapted(count);
     }
@@ -172,6 +187,11 @@ final class RunningLikelihood {
             }
 
             @Override
+            public double[] roughly(double[] waits, int h) {
+                return logs(waits, h);
+            }
+
+            @Override
             public double rate(int i) {
                 return rates[i];
             }
@@ -180,8 +200,8 @@ final class RunningLikelihood {
 
     /** For many pending pieces: rates where, at given x and H, anything is left. */
     private Rates adapted(int count) {
-        RateNodes.OnParts parts = new RateNodes.OnParts(aThen, bThen);
         int nodes = Math.max(LEAST_ADAPTED, count);
+        RateNodes.OnParts parts = new RateNodes.OnParts(aThen, bThen, nodes);
         double[] rates = new double[nodes];
         double[] logs = new double[nodes];
         return new Rates() {
@@ -192,8 +212,13 @@ final class RunningLikelihood {
 
             @Override
             public double[] logs(double[] waits, int h) {
-                parts.fill(p -> logOpen(p, waits, h), rates, logs);
+                parts.fill(p -> logOpen(p, waits, hidden[h]), rates, logs);
                 return logs;
+            }
+
+            @Override
+            public double[] roughly(double[] waits, int h) {
+                return parts.strides(p -> logOpen(p, waits, hidden[h]));
             }
 
             @Override
@@ -203,11 +228,11 @@ final class RunningLikelihood {
         };
     }
 
-    private double logOpen(double p, double[] waits, int h) {
+    private double logOpen(double p, double[] waits, double[] hiddenHere) {
         double log = 0;
         for (int g = 0; g < waits.length; g++) {
-            double hidden = 1 - mayYet.get(g).shown()[h];
-            log += mayYet.get(g).pieces() * Math.log(Math.max(SMALLEST, hidden + p * (waits[g] - hidden)));
+            double still = hiddenHere[g] + p * (waits[g] - hiddenHere[g]);
+            log += waiting[g] * Math.log(Math.max(SMALLEST, still));
         }
         return log;
     }
@@ -240,9 +265,7 @@ final class RunningLikelihood {
         for (int i = 0; i < rates.length; i++) {
             double product = 1;
             for (int g = 0; g < waits.length; g++) {
-                double hidden = 1 - mayYet.get(g).shown()[h];
-                product *= SpeedMessage.power(
-                        hidden + rates[i] * (waits[g] - hidden), mayYet.get(g).pieces());
+                product *= SpeedMessage.power(hidden[h][g] + rates[i] * (waits[g] - hidden[h][g]), waiting[g]);
             }
             logs[i] = Math.log(Math.max(SMALLEST, product));
         }

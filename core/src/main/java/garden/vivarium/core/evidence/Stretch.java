@@ -1,7 +1,5 @@
 package garden.vivarium.core.evidence;
 
-import java.util.Arrays;
-
 /**
  * The part of a scan outside which nothing matters: the places whose logarithm lies no further below the greatest than what is
  * negligible, and all between them.
@@ -18,7 +16,7 @@ record Stretch(int first, int last) {
      * @param negligible how far below the greatest a logarithm tells nothing any more, above 0
      */
     static Stretch of(double[] logs, double negligible) {
-        double floor = Arrays.stream(logs).max().orElseThrow() - negligible;
+        double floor = floor(logs, negligible);
         int first = 0;
         while (logs[first] < floor) {
             first++;
@@ -28,6 +26,16 @@ record Stretch(int first, int last) {
             last--;
         }
         return new Stretch(first, last);
+    }
+
+    /** The least logarithm that tells anything. */
+    static double floor(double[] logs, double negligible) {
+        // A plain loop: it is run some hundred thousand times for one page.
+        double best = logs[0];
+        for (double log : logs) {
+            best = Math.max(best, log);
+        }
+        return best - negligible;
     }
 
     /** The place before the first; 0 where there is none. */

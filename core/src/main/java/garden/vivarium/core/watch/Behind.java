@@ -10,7 +10,9 @@ import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 
@@ -58,8 +60,9 @@ public record Behind(List<Judged> looks) {
                 return Optional.empty();
             }
             int reached = (int) known.total(Outcome.REACHED);
-            double usual = RunningBatch.of(prior, known).logEvidence();
-            double slower = RunningBatch.of(prior.slower(SLOWER), known).logEvidence();
+            BatchPrior asked = prior.remembered();
+            double usual = RunningBatch.of(asked, known).logEvidence();
+            double slower = RunningBatch.of(asked.slower(SLOWER), known).logEvidence();
             return Optional.of(new Seen(
                     reached,
                     tail.pieces(),
@@ -135,6 +138,30 @@ public record Behind(List<Judged> looks) {
     }
 
     /**
+     * What was reckoned of a batch's last looks. A look is dear to judge, and most stand as they were when another is added.
+     * Safe for one thread at a time.
+     */
+    public static final class Memory {
+
+        private Map<Asked, Optional<Seen>> before = Map.of();
+        private Map<Asked, Optional<Seen>> now = new HashMap<>();
+
+        private record Asked(BatchPrior prior, Tallies known) {}
+
+        private Optional<Seen> seen(BatchPrior prior, Tallies known) {
+            Asked asked = new Asked(prior, known);
+            Optional<Seen> held = before.get(asked);
+            return now.computeIfAbsent(asked, a -> held != null ? held : Seen.of(prior, known));
+        }
+
+        /** What was not asked for this time is forgotten. */
+        private void keep() {
+            before = now;
+            now = new HashMap<>();
+        }
+    }
+
+    /**
      * Judges the last two looks that could know.
      *
      * @param ready what was expected of ready when it was stuck
@@ -148,13 +175,28 @@ public record Behind(List<Judged> looks) {
             Optional<BatchPrior> firstSign,
             SortedMap<Integer, Tallies> readyKnown,
             SortedMap<Integer, Tallies> firstSignKnown) {
+        return of(ready, firstSign, readyKnown, firstSignKnown, new Memory());
+    }
+
+    /**
+     * The same for a batch some of whose looks may have been judged before.
+     *
+     * @param memory what was reckoned of them; holds what was reckoned now afterwards
+     */
+    public static Optional<Behind> of(
+            BatchPrior ready,
+            Optional<BatchPrior> firstSign,
+            SortedMap<Integer, Tallies> readyKnown,
+            SortedMap<Integer, Tallies> firstSignKnown,
+            Memory memory) {
         List<Judged> looks = new ArrayList<>();
         lastTwo(readyKnown)
-                .forEach((day, known) -> Seen.of(ready, known).ifPresent(seen -> {
+                .forEach((day, known) -> memory.seen(ready, known).ifPresent(seen -> {
                     Optional<Seen> sign = firstSign.flatMap(prior ->
-                            Optional.ofNullable(firstSignKnown.get(day)).flatMap(t -> Seen.of(prior, t)));
+                            Optional.ofNullable(firstSignKnown.get(day)).flatMap(t -> memory.seen(prior, t)));
                     looks.add(judged(day, seen, sign, firstSign));
                 }));
+        memory.keep();
         return looks.isEmpty() ? Optional.empty() : Optional.of(new Behind(looks));
     }
 

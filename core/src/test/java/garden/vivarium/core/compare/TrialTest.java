@@ -106,6 +106,11 @@ class TrialTest {
         assertThat(some.best()).isEmpty();
         assertThat(some.says().get(0).figures().get("best")).isEqualTo("perlite");
         assertThat(some.says().get(0).figures().get("worse")).isEqualTo("peat");
+        assertThat(some.pairs()).noneMatch(TrialReading.Pair::isLevel);
+        // Ten of each of the first two: neither gave more, whatever the third did.
+        assertThat(reading(tray("1", 10, 10, 3, 24)).pairs())
+                .extracting(TrialReading.Pair::isLevel)
+                .containsExactly(true, false, false);
         assertThat(reading(tray("1", 12, 11, 10, 24)).verdict()).isEqualTo(TrialReading.Verdict.OPEN);
         assertThat(reading(tray("1", 465, 470, 460, 500)).verdict()).isEqualTo(TrialReading.Verdict.ALIKE);
         assertThatThrownBy(() -> reading(new TrialReading.Tray("1", List.of(3, 0, 0), List.of(4, 0, 0))))

@@ -75,7 +75,7 @@ class SumsTest {
         void whatIsNoBetaIsRefused(double a, double b) {
             assertThatThrownBy(() -> RateNodes.gaussJacobi(a, b, 4)).hasMessageContaining("needs a and b above 0");
             assertThatThrownBy(() -> RateNodes.of(a, b, 4)).hasMessageContaining("needs a and b above 0");
-            assertThatThrownBy(() -> new RateNodes.OnParts(a, b)).hasMessageContaining("needs a and b above 0");
+            assertThatThrownBy(() -> new RateNodes.OnParts(a, b, 24)).hasMessageContaining("needs a and b above 0");
         }
 
         /** ∫ pᵃ⁻¹(1 − p)ᵇ⁻¹ pᵐ(1 − p)ⁿ is a beta function: for weak and for overwhelming evidence. */
@@ -86,7 +86,7 @@ class SumsTest {
             double[] logs = new double[48];
             DoubleUnaryOperator f = p -> m * Math.log(p) + n * Math.log1p(-p);
 
-            new RateNodes.OnParts(a, b).fill(f, rates, logs);
+            new RateNodes.OnParts(a, b, rates.length).fill(f, rates, logs);
 
             double whole = Beta.logBeta(a + m, b + n);
             double sum = Arrays.stream(logs).map(l -> Math.exp(l - whole)).sum();

@@ -162,6 +162,27 @@ class WatchTest {
         assertThat(judged.isBehind()).isFalse();
     }
 
+    /** Whatever was judged before, the answer is that of who judges for the first time: after another look, and after a corrected one. */
+    @Test
+    void whatWasJudgedBeforeStandsAsLongAsItsLookDoes() {
+        Behind.Memory memory = new Behind.Memory();
+        Tallies signs = Tallies.of(Map.of(Interval.reached(0, 21), 30L, Interval.pending(21), 10L));
+        List<SortedMap<Integer, Tallies>> told = List.of(
+                known(21, looked(21, 8, 14, 18)),
+                known(21, looked(21, 8, 14, 18), 28, looked(28, 9, 20, 11)),
+                known(21, looked(21, 18, 4, 18), 28, looked(28, 19, 10, 11)),
+                known(21, looked(21, 18, 4, 18)));
+
+        for (SortedMap<Integer, Tallies> ready : told) {
+            assertThat(Behind.of(READY, Optional.of(FIRST_SIGN), ready, known(21, signs), memory))
+                    .isEqualTo(Behind.of(READY, Optional.of(FIRST_SIGN), ready, known(21, signs)))
+                    .isPresent();
+        }
+        assertThat(Behind.of(FIRST_SIGN, Optional.empty(), told.get(3), known(), memory))
+                .as("another usual")
+                .isEqualTo(Behind.of(FIRST_SIGN, Optional.empty(), told.get(3), known()));
+    }
+
     @Test
     void nothingIsSaidBeforeALookThatCouldKnow() {
         assertThat(Behind.of(READY, Optional.empty(), known(), known())).isEmpty();
