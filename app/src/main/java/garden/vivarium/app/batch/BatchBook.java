@@ -34,6 +34,7 @@ public class BatchBook {
     private final BatchRepository batches;
     private final PottingRepository pottings;
     private final Histories histories;
+    private final OutlookText outlooks;
     private final BatchShelf shelf;
     private final Stages stages;
     private final PieceFactRepository facts;
@@ -43,6 +44,7 @@ public class BatchBook {
             BatchRepository batches,
             PottingRepository pottings,
             Histories histories,
+            OutlookText outlooks,
             BatchShelf shelf,
             Stages stages,
             PieceFactRepository facts,
@@ -50,6 +52,7 @@ public class BatchBook {
         this.batches = batches;
         this.pottings = pottings;
         this.histories = histories;
+        this.outlooks = outlooks;
         this.shelf = shelf;
         this.stages = stages;
         this.facts = facts;
@@ -69,8 +72,9 @@ public class BatchBook {
      *
      * @param batch the batch
      * @param outlook what was expected of it on the day it was made
+     * @param drawn a letter for each piece, as looks and moves left it; null where it was not looked at since such letters are kept
      */
-    public record Entry(BatchView batch, Outlook outlook) {}
+    public record Entry(BatchView batch, Outlook outlook, String drawn) {}
 
     /** The batch of the code. */
     @Transactional(readOnly = true)
@@ -81,7 +85,7 @@ public class BatchBook {
     /** Batches of which something may still come, the first taken first. */
     @Transactional(readOnly = true)
     public List<Entry> open() {
-        return shelf.of(batches.marksOpen());
+        return entriesOf(batches.marksOpen());
     }
 
     /** The same without what was expected of them. */
@@ -105,7 +109,7 @@ public class BatchBook {
     /** Batches that give, or since the day gave, young plants. */
     @Transactional(readOnly = true)
     public List<Entry> givingSince(LocalDate day) {
-        return shelf.of(batches.marksGivingSince(day));
+        return entriesOf(batches.marksGivingSince(day));
     }
 
     /** Those of them that gave some. */
@@ -133,15 +137,6 @@ public class BatchBook {
     @Transactional(readOnly = true)
     public Map<UUID, BatchView> ofIds(Collection<UUID> ids) {
         return batches.findAllById(ids).stream().map(Batch::view).collect(Collectors.toMap(BatchView::id, b -> b));
-    }
-
-    /** A letter for each piece of batches, as looks and moves left it; without those that were not looked at since such letters are kept. */
-    @Transactional(readOnly = true)
-    public Map<UUID, String> drawn(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : batches.drawn(ids).stream()
-                        .collect(Collectors.toMap(BatchRepository.DrawnRow::getId, BatchRepository.DrawnRow::getDrawn));
     }
 
     /** The label code of a batch. */
@@ -394,7 +389,15 @@ public class BatchBook {
         return found.stream().map(this::entry).toList();
     }
 
+    private List<Entry> entriesOf(List<BatchMark> marks) {
+        return shelf.of(marks).stream().map(BatchBook::entry).toList();
+    }
+
     private Entry entry(Batch batch) {
-        return shelf.entry(batch);
+        return entry(BatchShelf.Read.of(batch, outlooks));
+    }
+
+    private static Entry entry(BatchShelf.Read read) {
+        return new Entry(read.batch(), read.outlook(), read.drawn());
     }
 }

@@ -92,15 +92,6 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
         long getBatches();
     }
 
-    @Query("select b.id as id, b.drawn as drawn from Batch b where b.id in :ids and b.drawn is not null")
-    List<DrawnRow> drawn(Collection<UUID> ids);
-
-    interface DrawnRow {
-        UUID getId();
-
-        String getDrawn();
-    }
-
     List<Batch> findByTogether(UUID together);
 
     @Query("select b from Batch b where b.together is not null and b.closedOn is null order by b.code")
@@ -113,17 +104,16 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select coalesce(max(b.codeNumber), 0) from Batch b where b.codeYear = :year and b.codeWeek = :week")
     int lastNumber(int year, int week);
 
-    String MARK =
-            "select new garden.vivarium.app.batch.BatchShelf$Mark(b.id, b.version, b.plantId, b.plantName, b.plantKind,"
-                    + " b.plantGroup) from Batch b";
+    String MARK = "select new garden.vivarium.app.batch.BatchMark(b.id, b.version, b.plantId, b.plantName, b.plantKind,"
+            + " b.plantGroup) from Batch b";
 
     /** By what those of which something may still come are known. */
     @Query(MARK + " where b.closedOn is null order by b.taking.takenOn, b.code")
-    List<BatchShelf.Mark> marksOpen();
+    List<BatchMark> marksOpen();
 
     /** The same of those that give, or since the day gave. */
     @Query(MARK + " where b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0)")
-    List<BatchShelf.Mark> marksGivingSince(LocalDate day);
+    List<BatchMark> marksGivingSince(LocalDate day);
 
     @Query(
             "select b from Batch b where b.plantName in :plants and (b.closedOn is null or (b.closedOn >= :day and b.youngPlants > 0))")

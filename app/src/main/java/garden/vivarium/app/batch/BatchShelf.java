@@ -2,6 +2,8 @@ package garden.vivarium.app.batch;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import garden.vivarium.app.platform.NurseryReturned;
+import garden.vivarium.core.plan.Outlook;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -23,7 +26,7 @@ class BatchShelf {
 
     private final BatchRepository batches;
     private final OutlookText outlooks;
-    private final Cache<Mark, BatchBook.Entry> known =
+    private final Cache<BatchMark, Read> known =
             Caffeine.newBuilder().maximumSize(MOST).build();
 
     BatchShelf(BatchRepository batches, OutlookText outlooks) {
@@ -31,28 +34,30 @@ class BatchShelf {
         this.outlooks = outlooks;
     }
 
-    /**
-     * By what a row is told from what it was. The name of its plant follows the plant, without another version.
-     *
-     * @param version raised whenever the row is written
-     */
-    record Mark(UUID id, long version, UUID plantId, String plantName, String plantKind, String plantGroup) {}
+    /** A batch with what was expected of it and a letter for each piece: null where it was not looked at since such letters are kept. */
+    record Read(BatchView batch, Outlook outlook, String drawn) {
+
+        static Read of(Batch batch, OutlookText outlooks) {
+            return new Read(batch.view(), outlooks.read(batch.outlookText()), batch.drawn());
+        }
+    }
 
     /** Batches by their marks, in the same order; without those that are gone meanwhile. */
-    List<BatchBook.Entry> of(List<Mark> marks) {
-        Map<Mark, BatchBook.Entry> found = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
+    List<Read> of(List<BatchMark> marks) {
+        Map<BatchMark, Read> found = TransactionSynchronizationManager.isCurrentTransactionReadOnly()
                 ? known.getAll(marks, this::read)
                 : read(marks);
         return marks.stream().filter(found::containsKey).map(found::get).toList();
     }
 
-    private Map<Mark, BatchBook.Entry> read(Collection<? extends Mark> marks) {
-        Map<UUID, Mark> by = marks.stream().collect(Collectors.toMap(Mark::id, Function.identity()));
+    private Map<BatchMark, Read> read(Collection<? extends BatchMark> marks) {
+        Map<UUID, BatchMark> by = marks.stream().collect(Collectors.toMap(BatchMark::id, Function.identity()));
         return batches.findAllById(Set.copyOf(by.keySet())).stream()
-                .collect(Collectors.toMap(b -> by.get(b.getId()), this::entry));
+                .collect(Collectors.toMap(b -> by.get(b.getId()), b -> Read.of(b, outlooks)));
     }
 
-    BatchBook.Entry entry(Batch batch) {
-        return new BatchBook.Entry(batch.view(), outlooks.read(batch.outlookText()));
+    @EventListener
+    public void returned(NurseryReturned back) {
+        known.invalidateAll();
     }
 }

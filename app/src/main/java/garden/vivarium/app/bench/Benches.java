@@ -69,12 +69,23 @@ public class Benches {
         this.today = today;
     }
 
-    /** A batch in a list: its place, ribbon, tasks, and how it stands beside its usual, once a look could know. */
-    public record Row(BatchView batch, PlaceView place, Ribbon ribbon, List<Task> tasks, Optional<Standing> standing) {
+    /**
+     * A batch in a list.
+     *
+     * @param standing how it stands beside its usual, once a look could know
+     * @param drawn a letter for each piece, or null: see {@link BatchBook.Entry}
+     */
+    public record Row(
+            BatchView batch,
+            PlaceView place,
+            Ribbon ribbon,
+            List<Task> tasks,
+            Optional<Standing> standing,
+            String drawn) {
 
         /** The same, where its place was changed. */
         Row at(PlaceView now) {
-            return new Row(batch, now, ribbon, tasks, standing);
+            return new Row(batch, now, ribbon, tasks, standing, drawn);
         }
 
         /** Whether it has been found behind its usual. */
@@ -110,6 +121,12 @@ public class Benches {
     @Transactional(readOnly = true)
     public List<Task> tasks(String code) {
         return row(book.entry(code)).tasks();
+    }
+
+    /** Reckons the row of a batch, to be at hand when a list is asked for; nothing where it is gone meanwhile. */
+    @Transactional(readOnly = true)
+    public void reckon(UUID batch) {
+        book.code(batch).ifPresent(this::tasks);
     }
 
     /** One batch as in the list. */
@@ -204,7 +221,8 @@ public class Benches {
                 isWatched(batch)
                         ? finder.behind(batch, outlook, () -> read.looks().get(batch.id()))
                                 .map(judged -> standing.of(judged, lookup.method(batch.method())))
-                        : Optional.empty());
+                        : Optional.empty(),
+                entry.drawn());
     }
 
     /** Whether it is judged against its usual. */

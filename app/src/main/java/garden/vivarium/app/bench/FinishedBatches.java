@@ -5,6 +5,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
@@ -19,6 +20,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -129,5 +131,10 @@ public class FinishedBatches {
                             !strike.shares().isEmpty());
                 })
                 .toList();
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.remove(back.nursery());
     }
 }

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.AsKnown;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
@@ -29,6 +30,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What a batch needs, and when: it puts the core's rules of watching to one batch. */
@@ -411,5 +413,10 @@ class TaskFinder {
 
     private static String capital(String words) {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        judged.clear();
     }
 }

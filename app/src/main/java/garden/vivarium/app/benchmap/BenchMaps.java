@@ -1,6 +1,5 @@
 package garden.vivarium.app.benchmap;
 
-import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
@@ -46,7 +45,6 @@ public class BenchMaps {
     private static final double GAP = 1.5;
 
     private final Benches benches;
-    private final BatchBook book;
     private final Whereabouts whereabouts;
     private final Stock stock;
     private final PlacePlanRepository plans;
@@ -57,7 +55,6 @@ public class BenchMaps {
 
     BenchMaps(
             Benches benches,
-            BatchBook book,
             Whereabouts whereabouts,
             Stock stock,
             PlacePlanRepository plans,
@@ -66,7 +63,6 @@ public class BenchMaps {
             GuideLookup lookup,
             Words words) {
         this.benches = benches;
-        this.book = book;
         this.whereabouts = whereabouts;
         this.stock = stock;
         this.plans = plans;
@@ -190,8 +186,6 @@ public class BenchMaps {
                 .filter(r ->
                         pieces(r.batch()) > 0 && drawn.containsKey(r.batch().placeId()))
                 .toList();
-        Map<UUID, String> letters =
-                book.drawn(rows.stream().map(r -> r.batch().id()).toList());
         Map<UUID, UUID> shared = new HashMap<>();
         whereabouts.vessels().forEach((vessel, all) -> all.forEach(b -> shared.put(b.id(), vessel)));
         Map<UUID, List<BenchMap.Vessel>> byPlace = new LinkedHashMap<>();
@@ -212,9 +206,7 @@ public class BenchMaps {
             BenchLayout layout = BenchLayout.of(d.size(), boxes, GAP);
             byPlace.put(
                     place,
-                    together.stream()
-                            .flatMap(all -> shares(all, d, layout, letters))
-                            .toList());
+                    together.stream().flatMap(all -> shares(all, d, layout)).toList());
         });
         return byPlace;
     }
@@ -229,8 +221,7 @@ public class BenchMaps {
     }
 
     /** Each batch of a vessel with its share of it, side by side. */
-    private Stream<BenchMap.Vessel> shares(
-            List<Benches.Row> together, Drawn d, BenchLayout layout, Map<UUID, String> letters) {
+    private Stream<BenchMap.Vessel> shares(List<Benches.Row> together, Drawn d, BenchLayout layout) {
         List<BatchView> batches = together.stream().map(Benches.Row::batch).toList();
         Size size = size(batches);
         Optional<Spot> spot =
@@ -247,7 +238,6 @@ public class BenchMaps {
                                 size.wide() * share(batches, r.batch()),
                                 size.deep()),
                         spot.isPresent(),
-                        letters.get(r.batch().id()),
                         batches.size() > 1));
     }
 
@@ -292,8 +282,7 @@ public class BenchMaps {
                 pieces(b));
     }
 
-    private BenchMap.Vessel vessel(
-            Benches.Row row, Drawn d, BenchMap.Rect at, boolean placed, String letters, boolean shared) {
+    private BenchMap.Vessel vessel(Benches.Row row, Drawn d, BenchMap.Rect at, boolean placed, boolean shared) {
         BatchView b = row.batch();
         Optional<Task> move = row.tasks().stream().filter(Task::isMove).findFirst();
         String mark = row.isBehind()
@@ -314,7 +303,7 @@ public class BenchMaps {
                 b.placeId(),
                 at,
                 b.isTray() && !shared ? b.vessel().columns() : 0,
-                letters == null ? byCount(b) : letters,
+                row.drawn() == null ? byCount(b) : row.drawn(),
                 mark,
                 words.say(
                         "benchmap.says",

@@ -6,6 +6,7 @@ import garden.vivarium.app.copies.Tables.Column;
 import garden.vivarium.app.copies.Tables.Kind;
 import garden.vivarium.app.copies.Tables.Link;
 import garden.vivarium.app.copies.Tables.Table;
+import garden.vivarium.app.platform.NurseryReturned;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -30,6 +31,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 
 /**
@@ -52,11 +54,13 @@ class CopyReader {
     private final Tables tables;
     private final DataSource database;
     private final ObjectMapper json;
+    private final ApplicationEventPublisher events;
 
-    CopyReader(Tables tables, DataSource database, ObjectMapper json) {
+    CopyReader(Tables tables, DataSource database, ObjectMapper json, ApplicationEventPublisher events) {
         this.tables = tables;
         this.database = database;
         this.json = json;
+        this.events = events;
     }
 
     /**
@@ -102,7 +106,9 @@ class CopyReader {
     UUID restore(Path file) {
         for (int time = 1; ; time++) {
             try {
-                return once(file);
+                UUID back = once(file);
+                events.publishEvent(new NurseryReturned(back));
+                return back;
             } catch (SQLException e) {
                 // Others write while it is restored; whoever the database sends away for their sake may come again.
                 if (time < TIMES && SENT_AWAY.equals(e.getSQLState())) {

@@ -2,6 +2,7 @@ package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Neighbours;
 import garden.vivarium.core.evidence.NurseryRecord;
@@ -15,6 +16,7 @@ import garden.vivarium.core.plan.SharedDoubt;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.SeasonFactors;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -23,8 +25,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.WeakHashMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -46,6 +51,7 @@ public class Evidence {
     private final NeighbourBook neighbours;
     private final GuideLookup guide;
     private final CurrentNursery nursery;
+    private final ApplicationEventPublisher events;
     private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
     Evidence(
@@ -54,14 +60,19 @@ public class Evidence {
             EvidenceStamp stamps,
             NeighbourBook neighbours,
             GuideLookup guide,
-            CurrentNursery nursery) {
+            CurrentNursery nursery,
+            ApplicationEventPublisher events) {
         this.batches = batches;
         this.tallies = tallies;
         this.stamps = stamps;
         this.neighbours = neighbours;
         this.guide = guide;
         this.nursery = nursery;
+        this.events = events;
     }
+
+    /** What is to be expected by a record, which is another as soon as anything is told. */
+    private final Map<NurseryRecord, Map<Asked, Outlook>> outlooks = Collections.synchronizedMap(new WeakHashMap<>());
 
     /** What was read, and as of when: the nursery's stamp, and how often the transaction that read it had changed it itself. */
     private record Held(long stamp, int changesHere, Map<UUID, HeldBatch> batches, NurseryRecord record) {
@@ -107,8 +118,13 @@ public class Evidence {
         if (seen.isPresent()) {
             return seen.get();
         }
+        Held known = held.get(id);
         // Read first: what is written meanwhile raises it, and is then read again.
         EvidenceStamp.Stamp stamp = stamps.of(id);
+        if (known != null && stamp.at() < known.stamp()) {
+            // It never falls but where another node has restored an older copy.
+            events.publishEvent(new NurseryReturned(id));
+        }
         int here = stamps.changesHere(id);
         Held before = here == 0 ? held.get(id) : own(id).orElseGet(() -> held.get(id));
         if (before != null && before.isAsOf(stamp.at(), here)) {
@@ -201,8 +217,14 @@ public class Evidence {
     /** What is to be expected of a protocol for a plant, with all that this nursery knows. */
     @Transactional(readOnly = true)
     public Outlook outlook(Protocol protocol, Grown plant) {
-        return Outlook.of(guide.fitted(protocol, plant), record(), way(protocol, plant));
+        NurseryRecord record = record();
+        return outlooks.computeIfAbsent(record, r -> new ConcurrentHashMap<>())
+                .computeIfAbsent(
+                        new Asked(guide.fitted(protocol, plant), way(protocol, plant)),
+                        asked -> Outlook.of(asked.protocol(), record, asked.way()));
     }
+
+    private record Asked(Protocol protocol, Way way) {}
 
     /** What is not known of a way in a season, by finished batches alone: what its running batches share. */
     @Transactional(readOnly = true)
@@ -336,5 +358,10 @@ public class Evidence {
                         ? Optional.of(row.with(own.firstSign(), own.ready())).map(b -> same.computeIfAbsent(b, x -> x))
                         : Optional.empty(),
                 row.tells() && !row.isOver());
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.remove(back.nursery());
     }
 }

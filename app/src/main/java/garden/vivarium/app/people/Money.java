@@ -1,17 +1,17 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.ForAWhile;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import java.text.NumberFormat;
+import java.time.Duration;
 import java.util.Comparator;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,7 +21,7 @@ public class Money {
 
     private final NurseryRepository nurseries;
     private final CurrentNursery current;
-    private final Map<UUID, Optional<Currency>> known = new ConcurrentHashMap<>();
+    private final ForAWhile<UUID, Optional<Currency>> known = new ForAWhile<>(Duration.ofSeconds(20));
 
     Money(NurseryRepository nurseries, CurrentNursery current) {
         this.nurseries = nurseries;
@@ -51,8 +51,7 @@ public class Money {
     /** The currency of the current nursery; empty where nobody has said. */
     @Transactional(readOnly = true)
     public Optional<Currency> currency() {
-        return known.computeIfAbsent(
-                current.required(), id -> nurseries.findById(id).flatMap(Nursery::currency));
+        return known.of(current.required(), id -> nurseries.findById(id).flatMap(Nursery::currency));
     }
 
     /**
@@ -74,7 +73,7 @@ public class Money {
                         .findFirst()
                         .orElseThrow(() -> new InvalidField("currency", Messages.text("Money.no.such.currency")));
         nurseries.findById(id).orElseThrow().keepsPricesIn(currency);
-        known.remove(id);
+        known.forget(id);
     }
 
     /** All that some country pays with, by code. */

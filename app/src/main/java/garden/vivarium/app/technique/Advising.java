@@ -2,6 +2,7 @@ package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.compare.WhatToDo;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -66,5 +68,10 @@ class Advising {
             }
         }
         return true;
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.remove(back.nursery());
     }
 }

@@ -6,6 +6,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -26,6 +27,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -186,5 +188,10 @@ class JudgedBatches {
         if (words != null && !words.isBlank()) {
             is.put(factor, words);
         }
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.remove(back.nursery());
     }
 }

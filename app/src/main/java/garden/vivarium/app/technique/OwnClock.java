@@ -3,6 +3,7 @@ package garden.vivarium.app.technique;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.climate.Readings;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.compare.LearnedClock;
@@ -16,6 +17,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -98,5 +100,10 @@ public class OwnClock {
         Held now = new Held(stamp, today.date(), batches, Measured.clock(batches, Measure.WARMTH));
         held.put(of, now);
         return now;
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.remove(back.nursery());
     }
 }

@@ -6,6 +6,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.BatchCount;
@@ -32,12 +33,16 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Every way that has data, and the curves of those chosen. */
 @Service
 class Technique {
+
+    /** How many ways the page begins with. */
+    static final int SHOWN = 30;
 
     private static final double USUALLY_SETTLE = 0.95;
 
@@ -93,6 +98,16 @@ class Technique {
                 .limit(howMany)
                 .map(e -> line(known, e.getKey()))
                 .toList();
+    }
+
+    /** Reckons again what the page begins with, where somebody has read it. */
+    @Transactional(readOnly = true)
+    public void reckon() {
+        if (lines.containsKey(nursery.required())) {
+            NurseryRecord record = record();
+            first(record, WaySort.BY_PLANT, SHOWN);
+            most(record).ifPresent(l -> curve(record, l.way()));
+        }
     }
 
     /** The way of that key, if it has data. */
@@ -257,5 +272,11 @@ class Technique {
 
     private static String none(String treatment) {
         return treatment.isEmpty() ? "no treatment" : treatment;
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        lines.remove(back.nursery());
+        curves.remove(back.nursery());
     }
 }

@@ -37,9 +37,6 @@ class TechniqueController {
     /** More than so many curves nobody tells apart. */
     private static final int MOST_CURVES = 4;
 
-    /** Ways that are listed at once; the others come when asked for. */
-    private static final int SHOWN = 30;
-
     private final Technique technique;
     private final Advising advising;
     private final UsualWays usual;
@@ -67,8 +64,8 @@ class TechniqueController {
         List<CurveDrawing> curves = chosen.stream()
                 .flatMap(l -> technique.curve(record, l.way()).stream())
                 .toList();
-        model.addAttribute("lines", all ? technique.ways(record, by) : technique.first(record, by, SHOWN));
-        model.addAttribute("more", all ? 0 : Math.max(0, count - SHOWN));
+        model.addAttribute("lines", all ? technique.ways(record, by) : technique.first(record, by, Technique.SHOWN));
+        model.addAttribute("more", all ? 0 : Math.max(0, count - Technique.SHOWN));
         model.addAttribute("by", by);
         model.addAttribute("sorts", WaySort.values());
         model.addAttribute("young", record.isYoung());

@@ -297,7 +297,7 @@ class Trials {
 
         /** Whether the planned end has come or all is judged. */
         public boolean mayClose(LocalDate today) {
-            return trial.days().stuckOn() != null
+            return since != null
                     && trial.days().closedOn() == null
                     && (!today.isBefore(trial.days().endsOn()) || judged == of);
         }

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.LossBook;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.compare.LossEvent;
@@ -19,6 +20,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -150,5 +152,11 @@ class Watched {
     List<TryNext> next() {
         List<FinishedBatch> of = judged.all();
         return onceOf("next", of, () -> TryNext.of(of, rho(), Sharing.of(shared()), today.date()));
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.clear();
+        heldOf.clear();
     }
 }

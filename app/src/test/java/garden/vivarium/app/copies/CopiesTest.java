@@ -8,7 +8,11 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.Leaving;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
@@ -16,6 +20,9 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Guide;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -24,9 +31,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -71,6 +80,18 @@ class CopiesTest {
 
     @Autowired
     private Stock stock;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Benches benches;
+
+    @Autowired
+    private Evidence evidence;
+
+    @Autowired
+    private Guide guide;
 
     @Autowired
     private CurrentNursery current;
@@ -154,6 +175,47 @@ class CopiesTest {
         assertThat(written()).isEqualTo(before);
     }
 
+    /** Whoever restores an older copy gets the past of that copy, and nothing of what this node remembers of the other. */
+    @Test
+    void anOlderCopyTellsOnlyWhatItHolds() throws IOException {
+        LocalDate today = LocalDate.parse(OnDatabase.TODAY);
+        String code = current.workingFor(nursery.id(), () -> {
+            StockPlantView parent = Growing.stockPlant(stock, "Fuchsia");
+            LocalDate stuck = today.minusDays(40);
+            return batches.make(Growing.newBatch(guide, "tip-in-plugs", parent, 10, stuck, stuck))
+                    .code();
+        });
+        byte[] before = written();
+        current.workingFor(nursery.id(), () -> batches.look(code, Growing.count(today.minusDays(2), 9, 1)));
+        assertThat(kept()).isEqualTo(9);
+        assertThat(lookedAt()).contains(today.minusDays(2));
+        erase();
+        reader.restore(file(before));
+
+        assertThat(kept()).isZero();
+        assertThat(lookedAt()).isEmpty();
+        current.workingFor(nursery.id(), () -> batches.look(code, Growing.count(today, 4, 0)));
+        assertThat(kept()).isEqualTo(4);
+        assertThat(lookedAt()).contains(today);
+    }
+
+    /** How many pieces the nursery's evidence holds to have been kept. */
+    private int kept() {
+        return current.workingFor(
+                nursery.id(),
+                () -> evidence.record().ways().values().stream()
+                        .flatMap(List::stream)
+                        .mapToInt(WayBatch::kept)
+                        .sum());
+    }
+
+    /** When the one batch was looked at last, as the benches have it. */
+    private Optional<LocalDate> lookedAt() {
+        return current.workingFor(
+                nursery.id(),
+                () -> benches.open().stream().findFirst().map(r -> r.batch().lastLook()));
+    }
+
     @Test
     void erasingLeavesNothingAndNobodyElsesIsTouched() {
         Nurseries.Made other = Nurseries.make(people);
@@ -179,14 +241,15 @@ class CopiesTest {
         given(away.createStatement()).willThrow(new SQLException("Deadlock found", "40001"));
         DataSource always = mock(DataSource.class);
         given(always.getConnection()).willReturn(away);
-        assertThatThrownBy(() -> new CopyReader(tables, always, json).restore(file(before)))
+        assertThatThrownBy(() -> new CopyReader(tables, always, json, back -> {}).restore(file(before)))
                 .isInstanceOf(CopyRefused.class)
                 .hasMessageContaining("Nothing was restored");
         then(always).should(times(4)).getConnection();
 
         DataSource busy = mock(DataSource.class);
         given(busy.getConnection()).willReturn(away, away, away).willAnswer(call -> source.getConnection());
-        assertThat(new CopyReader(tables, busy, json).restore(file(before))).isEqualTo(nursery.id());
+        assertThat(new CopyReader(tables, busy, json, back -> {}).restore(file(before)))
+                .isEqualTo(nursery.id());
         assertThat(written()).isEqualTo(before);
     }
 

@@ -75,7 +75,27 @@ public final class RunningBatch {
         return batch;
     }
 
-    /** The same with few nodes: to three figures, where it is averaged over many values of what its way shares. */
+    /**
+     * The logarithm of Z alone, {@link #logEvidence()} of {@link #of}: for comparing what was seen under one thing expected and under
+     * another. Nodes are doubled until it stands to a thousandth.
+     */
+    public static double logEvidence(BatchPrior prior, Tallies tallies) {
+        RunningLikelihood likelihood = new RunningLikelihood(prior, tallies, OpenPieces.of(prior, tallies));
+        int speeds = prior.time().ofNextBatch() == 0 ? 1 : SPEEDS;
+        double[] range = likelihood.range(speeds, SCAN, 2);
+        double log = likelihood.nodes(RATES, speeds, range, DROPPED).logEvidence;
+        for (int rates = 2 * RATES; rates <= MOST_RATES; rates *= 2) {
+            speeds = speeds == 1 ? 1 : 2 * speeds;
+            double coarser = log;
+            log = likelihood.nodes(rates, speeds, range, DROPPED).logEvidence;
+            if (Math.abs(log - coarser) < STILL) {
+                break;
+            }
+        }
+        return log;
+    }
+
+    /** A batch weighed with few nodes: to three figures, where it is averaged over many values of what its way shares. */
     public static RunningBatch roughly(BatchPrior prior, Tallies tallies) {
         List<OpenPieces> open = OpenPieces.of(prior, tallies);
         RunningLikelihood likelihood = new RunningLikelihood(prior, tallies, open);

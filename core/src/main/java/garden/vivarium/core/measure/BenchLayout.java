@@ -2,6 +2,7 @@ package garden.vivarium.core.measure;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -107,16 +108,11 @@ public record BenchLayout(Map<String, Spot> spots, List<String> without) {
                 placed.add(new Placed(kept, box.size()));
             });
         }
+        Free free = new Free(bench, gap, placed);
         List<String> without = new ArrayList<>();
         for (Box box : boxes) {
             if (box.at().isEmpty()) {
-                Optional<Spot> free = free(bench, box.size(), placed, gap);
-                free.ifPresentOrElse(
-                        spot -> {
-                            spots.put(box.key(), spot);
-                            placed.add(new Placed(spot, box.size()));
-                        },
-                        () -> without.add(box.key()));
+                free.take(box.size()).ifPresentOrElse(spot -> spots.put(box.key(), spot), () -> without.add(box.key()));
             }
         }
         return new BenchLayout(spots, without);
@@ -137,20 +133,48 @@ public record BenchLayout(Map<String, Spot> spots, List<String> without) {
         }
     }
 
-    /** The first free spot, from the left along the back, then further to the front: only beside or before what stands there need be tried. */
-    private static Optional<Spot> free(Size bench, Size size, List<Placed> placed, double gap) {
-        SortedSet<Double> rows = new TreeSet<>(List.of(0.0));
-        placed.forEach(p -> rows.add(p.at().y() + p.size().deep() + gap));
-        for (double y : rows) {
-            if (y + size.deep() > bench.deep() + 1e-9) {
-                break;
-            }
-            OptionalDouble x = freeInRow(y, bench, size, placed, gap);
-            if (x.isPresent()) {
-                return Optional.of(new Spot(x.getAsDouble(), y));
+    /** What is free of a bench while it is filled. */
+    private static final class Free {
+
+        private final Size bench;
+        private final double gap;
+        private final List<Placed> placed;
+        private final SortedSet<Double> rows = new TreeSet<>(List.of(0.0));
+        /** The row in which the last of a size found room; before it there is none for another, until there are other rows. */
+        private final Map<Size, Double> from = new HashMap<>();
+
+        Free(Size bench, double gap, List<Placed> placed) {
+            this.bench = bench;
+            this.gap = gap;
+            this.placed = placed;
+            placed.forEach(this::row);
+        }
+
+        private void row(Placed p) {
+            double before = p.at().y() + p.size().deep() + gap;
+            if (rows.add(before)) {
+                from.replaceAll((size, y) -> Math.min(y, before));
             }
         }
-        return Optional.empty();
+
+        /** The first free spot, from the left along the back, then further to the front: only beside or before what stands there need be tried. */
+        Optional<Spot> take(Size size) {
+            for (double y : rows.tailSet(from.getOrDefault(size, 0.0))) {
+                if (y + size.deep() > bench.deep() + 1e-9) {
+                    break;
+                }
+                OptionalDouble x = freeInRow(y, bench, size, placed, gap);
+                if (x.isPresent()) {
+                    Placed put = new Placed(new Spot(x.getAsDouble(), y), size);
+                    placed.add(put);
+                    from.put(size, y);
+                    row(put);
+                    return Optional.of(put.at());
+                }
+            }
+            from.put(size, Double.POSITIVE_INFINITY);
+            return Optional.empty();
+        }
     }
 
     /** From the left: whatever is in the way is passed by. */

@@ -61,8 +61,8 @@ public record Behind(List<Judged> looks) {
             }
             int reached = (int) known.total(Outcome.REACHED);
             BatchPrior asked = prior.remembered();
-            double usual = RunningBatch.of(asked, known).logEvidence();
-            double slower = RunningBatch.of(asked.slower(SLOWER), known).logEvidence();
+            double usual = RunningBatch.logEvidence(asked, known);
+            double slower = RunningBatch.logEvidence(asked.slower(SLOWER), known);
             return Optional.of(new Seen(
                     reached,
                     tail.pieces(),

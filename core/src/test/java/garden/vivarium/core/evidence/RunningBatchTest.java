@@ -253,6 +253,23 @@ class RunningBatchTest {
         assertThat(batch.everReady()).isBetween(0.3, 1.0);
     }
 
+    /** The evidence by itself is that of the whole sum. */
+    @ParameterizedTest
+    @CsvSource({"40, 18, 5, 21", "40, 0, 0, 21", "104, 20, 0, 28", "2000, 900, 250, 21", "2000, 0, 0, 45"})
+    void theEvidenceAloneIsTheSame(int pieces, int ready, int lost, int day) {
+        Tallies tallies = Tallies.of(Map.of(
+                Interval.reached(0, day),
+                (long) ready,
+                Interval.lost(0, day),
+                (long) lost,
+                Interval.pending(day),
+                (long) (pieces - ready - lost)));
+        for (BatchPrior prior : List.of(PRIOR, PRIOR.slower(Math.log(1.35)), PRIOR.remembered())) {
+            assertThat(RunningBatch.logEvidence(prior, tallies))
+                    .isCloseTo(RunningBatch.of(prior, tallies).logEvidence(), within(2e-3));
+        }
+    }
+
     private static double mean(double[] chances) {
         double sum = 0;
         for (int k = 1; k < chances.length; k++) {

@@ -88,4 +88,32 @@ class BenchLayoutTest {
             });
         }
     }
+
+    /** Each stands where it would if those before it had been put there by hand and it were looked for from the very back. */
+    @RepeatedTest(10)
+    void likeSizesAreLookedForNoFurtherToTheFrontThanNeedBe(RepetitionInfo run) {
+        Random random = new Random(100 + run.getCurrentRepetition());
+        Size bench = new Size(200, 110);
+        Size[] sizes = {BenchLayout.TRAY, new Size(36, 24), new Size(12, 12)};
+        List<Box> boxes = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            boxes.add(new Box("b" + i, sizes[random.nextInt(sizes.length)], Optional.empty()));
+        }
+        BenchLayout layout = BenchLayout.of(bench, boxes, 1.5);
+
+        List<Box> before = new ArrayList<>();
+        for (Box box : boxes) {
+            before.add(box);
+            assertThat(BenchLayout.of(bench, before, 1.5).spots().get(box.key()))
+                    .isEqualTo(layout.spots().get(box.key()));
+            before.set(
+                    before.size() - 1,
+                    new Box(
+                            box.key(),
+                            box.size(),
+                            Optional.ofNullable(layout.spots().get(box.key()))));
+            before.removeIf(b -> b.at().isEmpty());
+        }
+        assertThat(layout.without()).isNotEmpty();
+    }
 }

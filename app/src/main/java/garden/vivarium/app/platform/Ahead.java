@@ -1,0 +1,68 @@
+package garden.vivarium.app.platform;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reckons what the next page will ask for while whoever saved something walks on. Nothing hangs on it: what it has not done, or
+ * could not do, the page does.
+ */
+@Component
+public class Ahead {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Ahead.class);
+
+    /** With so much waiting, pages are as likely to come to it first. */
+    private static final int MOST_WAITING = 50;
+
+    private final CurrentNursery nursery;
+    private final Set<Work> waiting = ConcurrentHashMap.newKeySet();
+    private final ExecutorService thread = Executors.newSingleThreadExecutor(work -> {
+        Thread made = new Thread(work, "ahead");
+        made.setDaemon(true);
+        return made;
+    });
+
+    Ahead(CurrentNursery nursery) {
+        this.nursery = nursery;
+    }
+
+    private record Work(UUID nursery, String what) {}
+
+    /**
+     * Does work for the nursery of whoever asks, soon, on another thread and in no transaction of this one.
+     *
+     * @param what told apart by: while it waits, the same is not asked for twice
+     */
+    public void soon(String what, Runnable work) {
+        Work asked = new Work(nursery.required(), what);
+        if (waiting.size() < MOST_WAITING && waiting.add(asked)) {
+            thread.execute(() -> run(asked, work));
+        }
+    }
+
+    private void run(Work asked, Runnable work) {
+        // What is told from here on is not in it, and may be asked for again.
+        waiting.remove(asked);
+        try {
+            nursery.workingFor(asked.nursery(), () -> {
+                work.run();
+                return null;
+            });
+        } catch (RuntimeException e) {
+            LOG.debug("{} was not reckoned ahead: {}", asked.what(), e.getMessage());
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        thread.shutdownNow();
+    }
+}
