@@ -55,7 +55,9 @@ class Finder {
         String longest = List.of(asked.split(" ")).stream()
                 .max(Comparator.comparing(String::length))
                 .orElse(asked);
-        batches.like(longest, 200).stream()
+        // One word is looked for as it is; of several the database finds those with the longest, and more than are
+        // shown.
+        batches.like(longest, longest.equals(asked) ? 2 * MOST_FOUND : 200).stream()
                 .filter(b -> matches(
                         b.code() + " " + b.plant() + " "
                                 + (b.origin().oldCode() == null

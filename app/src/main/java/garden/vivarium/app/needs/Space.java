@@ -64,6 +64,19 @@ class Space implements Room {
     record Bench(
             PlaceView place, List<Double> weeks, Optional<TraySpace.Overfull> overfull, List<TraySpace.Stay> stays) {
 
+        /** So much of what stands there is shown at once. */
+        private static final int SHOWN = 30;
+
+        /** What of it is shown at once. */
+        public List<TraySpace.Stay> first() {
+            return stays.subList(0, Math.min(SHOWN, stays.size()));
+        }
+
+        /** How much more stands there. */
+        public int more() {
+            return stays.size() - first().size();
+        }
+
         /** The most that is taken at the start of a week. */
         public double most() {
             return weeks.stream().mapToDouble(Double::doubleValue).max().orElse(0);

@@ -26,9 +26,11 @@ class SpaceController {
         this.stock = stock;
     }
 
+    /** All places; of one, all that stands there. */
     @GetMapping
-    String page(Model model) {
+    String page(@RequestParam(required = false) UUID place, Model model) {
         model.addAttribute("benches", space.benches());
+        model.addAttribute("whole", place);
         return "needs/space";
     }
 

@@ -17,6 +17,9 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, i
     /** So many things, of the first places of the walk, are on the page at once; the others come when their place is opened. */
     static final int SHOWN = 40;
 
+    /** So much of what comes in the next days is on the page at once. */
+    private static final int SOON = 20;
+
     /** Something due that somebody put off. */
     record Later(Item item, PutOffs.Off off) {}
 
@@ -98,9 +101,19 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, i
         return before <= SHOWN || stop.place().id().equals(open) || stop.equals(stops.get(0));
     }
 
-    /** Whether everything due is on the page. */
+    /** What comes first of what falls due in the next days. */
+    public List<Item.BatchTask> soon() {
+        return coming.subList(0, Math.min(coming.size(), SOON));
+    }
+
+    /** How much more falls due in those days. */
+    public int more() {
+        return coming.size() - soon().size();
+    }
+
+    /** Whether everything due is on the page, and all that comes. */
     public boolean showsAll(UUID open) {
-        return stops.stream().allMatch(s -> shows(s, open));
+        return more() == 0 && stops.stream().allMatch(s -> shows(s, open));
     }
 
     /** Whether something is due at a place still. */

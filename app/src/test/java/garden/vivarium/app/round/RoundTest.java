@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.timing.Climate;
+import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -55,5 +56,17 @@ class RoundTest {
         Round round = new Round(List.of(crowded, stop(2, 3)), List.of(), List.of(), 273);
         assertThat(round.shows(crowded, null)).isTrue();
         assertThat(round.shows(round.stops().get(1), null)).isFalse();
+    }
+
+    @Test
+    void ofWhatComesTheFirstDaysAreShownAndTheRestIsOneTouchAway() {
+        List<Item.BatchTask> coming = Collections.nCopies(25, new Item.BatchTask(null, null));
+        Round round = new Round(List.of(stop(1, 2)), coming, List.of(), 27);
+        assertThat(round.soon()).hasSize(20);
+        assertThat(round.more()).isEqualTo(5);
+        assertThat(round.showsAll(null)).isFalse();
+        Round quiet = new Round(List.of(stop(1, 2)), coming.subList(0, 20), List.of(), 22);
+        assertThat(quiet.more()).isZero();
+        assertThat(quiet.showsAll(null)).isTrue();
     }
 }

@@ -103,8 +103,8 @@ class ScaleBench {
         long start = System.nanoTime();
         List<String> running = current.workingFor(nursery.id(), () -> fill(nursery.id()));
         // A nursery is not written in one go: a batch was written last on the day that it was closed. What was written
-        // in the last two minutes is
-        // read with more care.
+        // in
+        // the last two minutes is read with more care.
         database.sql("update batch set written_at = coalesce(timestamp(closed_on), written_at - interval 1 day)")
                 .update();
         System.out.printf(
@@ -138,10 +138,19 @@ class ScaleBench {
             time(grower, page);
         }
         save(nursery, running);
-        current.workingFor(nursery.id(), () -> batches.lookUnchanged(running.get(5), TODAY));
-        first(grower, "/technique", "/technique after a look");
-        current.workingFor(nursery.id(), () -> batches.lookUnchanged(running.get(6), TODAY));
-        first(grower, "/round", "/round after a look");
+        // What a whole round of looks has changed is not what one look changes.
+        for (String page : List.of("/technique", "/round")) {
+            first(grower, page, page + " after " + RUNS + " looks");
+        }
+        int next = 5;
+        for (String page : List.of("/technique", "/round")) {
+            for (int pause : List.of(0, 500)) {
+                String code = running.get(next++);
+                current.workingFor(nursery.id(), () -> batches.lookUnchanged(code, TODAY));
+                Thread.sleep(pause);
+                first(grower, page, "%s %d ms after a look".formatted(page, pause));
+            }
+        }
         System.gc();
         Runtime runtime = Runtime.getRuntime();
         System.out.printf(
