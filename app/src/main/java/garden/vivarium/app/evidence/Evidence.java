@@ -104,6 +104,12 @@ public class Evidence {
                                 Map.Entry::getKey, e -> e.getValue().batch().orElseThrow())));
     }
 
+    /** So many nurseries at most of which anything is known, those of which most was told first. */
+    @Transactional(readOnly = true)
+    public List<UUID> nurseries(int most) {
+        return stamps.nurseries(most);
+    }
+
     /** The record as of now. */
     @Transactional(readOnly = true)
     public NurseryRecord record() {

@@ -54,6 +54,14 @@ class EvidenceStamp {
                 .orElse(Stamp.NOTHING);
     }
 
+    /** So many nurseries at most that have evidence, those with most changes first. */
+    List<UUID> nurseries(int most) {
+        return database.sql("select nursery_id from evidence_stamp order by stamp desc limit ?")
+                .param(most)
+                .query(UUID.class)
+                .list();
+    }
+
     /** Raises the number at the end of the running transaction, since this was told of a batch. */
     void told(UUID nursery, UUID batch) {
         raising(nursery).told.add(batch);

@@ -143,10 +143,12 @@ class Space implements Room {
         toCome.sources().stream()
                 .filter(s -> s.batch().closedOn() == null && at.test(s.batch().placeId()))
                 .forEach(s -> running(s, stays));
-        Map<UUID, StockPlantView> parents =
-                stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
-        plans.waiting().stream()
-                .filter(p -> !p.id().equals(without))
+        List<PlanView> waiting =
+                plans.waiting().stream().filter(p -> !p.id().equals(without)).toList();
+        Map<UUID, StockPlantView> parents = waiting.isEmpty()
+                ? Map.of()
+                : stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
+        waiting.stream()
                 .filter(p -> at.test(parents.get(p.stockPlantId()).place().id()))
                 .forEach(p -> planned(p, parents.get(p.stockPlantId()), stays));
         return stays;

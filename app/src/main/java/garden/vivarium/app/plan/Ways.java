@@ -1,5 +1,7 @@
 package garden.vivarium.app.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.bench.Ribbon;
 import garden.vivarium.app.evidence.Evidence;
@@ -46,6 +48,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Ways {
 
+    private static final int MOST_KEPT = 500;
     private static final int YEARS_AHEAD = 5;
     /** What was begun longer ago is told as a batch that stands already. */
     private static final int DAYS_BACK = 400;
@@ -62,6 +65,9 @@ public class Ways {
     private final People people;
     private final Says says;
     private final Today today;
+    /** The same question is asked again where the order is changed, and where a plan is committed. */
+    private final Cache<Asked, WayPlan> plans =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     Ways(
             Evidence evidence,
@@ -224,7 +230,18 @@ public class Ways {
         Setting setting = setting(plant);
         Optional<OwnClock.Pace> pace = pace(plant);
         return new AimedPlans(
-                aim, p -> WayPlan.of(outlook(p, plant, pace), aim, setting, harvesting(plant, p, form.have()), start));
+                aim,
+                p -> plans.get(
+                        new Asked(outlook(p, plant, pace), aim, setting, harvesting(plant, p, form.have()), start),
+                        asked -> asked.plan()));
+    }
+
+    /** All that a plan follows from. */
+    private record Asked(Outlook outlook, Aim aim, Setting setting, Harvesting stock, LocalDate start) {
+
+        WayPlan plan() {
+            return WayPlan.of(outlook, aim, setting, stock, start);
+        }
     }
 
     /** What a stock plant bears for a way. */

@@ -42,7 +42,12 @@ public class Ahead {
      * @param what told apart by: while it waits, the same is not asked for twice
      */
     public void soon(String what, Runnable work) {
-        Work asked = new Work(nursery.required(), what);
+        soon(nursery.required(), what, work);
+    }
+
+    /** The same for a nursery, whoever asks. */
+    public void soon(UUID of, String what, Runnable work) {
+        Work asked = new Work(of, what);
         if (waiting.size() < MOST_WAITING && waiting.add(asked)) {
             thread.execute(() -> run(asked, work));
         }

@@ -104,10 +104,16 @@ class Technique {
     @Transactional(readOnly = true)
     public void reckon() {
         if (lines.containsKey(nursery.required())) {
-            NurseryRecord record = record();
-            first(record, WaySort.BY_PLANT, SHOWN);
-            most(record).ifPresent(l -> curve(record, l.way()));
+            begin();
         }
+    }
+
+    /** Reckons what the page begins with. */
+    @Transactional(readOnly = true)
+    public void begin() {
+        NurseryRecord record = record();
+        first(record, WaySort.BY_PLANT, SHOWN);
+        most(record).ifPresent(l -> curve(record, l.way()));
     }
 
     /** The way of that key, if it has data. */

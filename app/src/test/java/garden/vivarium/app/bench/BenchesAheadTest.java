@@ -1,13 +1,17 @@
 package garden.vivarium.app.bench;
 
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.BDDMockito.given;
 import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 
 import garden.vivarium.app.batch.BatchJudged;
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.Ahead;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -15,7 +19,8 @@ class BenchesAheadTest {
 
     private final Ahead ahead = mock(Ahead.class);
     private final Benches benches = mock(Benches.class);
-    private final BenchesAhead told = new BenchesAhead(ahead, benches);
+    private final Evidence evidence = mock(Evidence.class);
+    private final BenchesAhead told = new BenchesAhead(ahead, benches, evidence);
 
     @Test
     void theRowOfABatchThatRunsIsReckonedBeforeItIsAskedFor() {
@@ -30,6 +35,22 @@ class BenchesAheadTest {
         told.told(new BatchJudged(batch, null, BatchJudged.Life.RUNNING, false));
 
         verify(benches).reckon(batch);
+    }
+
+    @Test
+    void afterAStartTheRowsOfNurseriesAtWorkAreReckoned() {
+        UUID nursery = UUID.randomUUID();
+        given(evidence.nurseries(5)).willReturn(List.of(nursery));
+        doAnswer(call -> {
+                    call.getArgument(2, Runnable.class).run();
+                    return null;
+                })
+                .when(ahead)
+                .soon(eq(nursery), any(), any());
+
+        told.started(null);
+
+        verify(benches).open();
     }
 
     @Test

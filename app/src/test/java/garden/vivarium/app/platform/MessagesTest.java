@@ -91,6 +91,13 @@ class MessagesTest {
         assertThat(messages.say("guide.apart", "cm", 7.5)).isEqualTo("7.5 cm apart");
     }
 
+    /** Whether or not comes to a sentence as yes and no: a choice of true and false would always take the other words. */
+    @Test
+    void noSentenceChoosesByTrueAndFalse() throws IOException {
+        assertThat(Files.readString(Path.of("src/main/resources/messages.properties")))
+                .doesNotContainPattern("\\b(true|false) ?\\{");
+    }
+
     @Test
     void aTieIsRoundedUpAsEverywhere() {
         assertThat(messages.say("StrikeRate.GUIDE.figures", "rate", 0.585, "weight", 0.25))

@@ -52,7 +52,7 @@ abstract class AtTheSampleNursery {
                 .doesNotContainPattern("[Α-ω]|P\\(|[≤≥⌈]|\\d{4}-\\d\\d-\\d\\d");
         browser.size(390, 844, true);
         open(view);
-        assertThat(browser.barriersButContrast()).as("on a phone").isEmpty();
+        assertThat(browser.barriersOfAPhone()).as("on a phone").isEmpty();
         assertThat(browser.width()).as("no page scrolls sideways on a phone").isEqualTo(390);
         browser.size(1280, 800, false);
     }

@@ -137,6 +137,7 @@ class ScaleBench {
                 "/shed")) {
             time(grower, page);
         }
+        askedAnew(grower, parent);
         save(nursery, running);
         // What a whole round of looks has changed is not what one look changes.
         for (String page : List.of("/technique", "/round")) {
@@ -329,6 +330,18 @@ class ScaleBench {
             ms[run] = (System.nanoTime() - from) / 1e6;
         }
         print("save of a check of 104 cells", ms, 0);
+    }
+
+    /** A plan for another day each time: what was reckoned for the same question before is of no help. */
+    private void askedAnew(SignedIn grower, UUID parent) throws Exception {
+        double[] ms = new double[RUNS];
+        for (int run = 0; run < RUNS; run++) {
+            LocalDate due = LocalDate.of(2026, 9, 16).plusDays(run);
+            long from = System.nanoTime();
+            open(grower, "/plan?stock=" + parent + "&wanted=24&due=" + due + "&sure=90");
+            ms[run] = (System.nanoTime() - from) / 1e6;
+        }
+        print("/plan, another question each time", ms, 0);
     }
 
     private void first(SignedIn grower, String page, String words) throws Exception {

@@ -48,11 +48,7 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.count(".trial-map .trial-arm-1")).isEqualTo(27);
         assertThat(browser.barriers()).isEmpty();
         String trial = browser.path();
-        browser.script(
-                "document.getElementById('stuckOn').value = arguments[0]",
-                TODAY.minusDays(30).toString());
-        browser.press("form[action$='/stick'] button");
-        browser.untilText("main .said", "The trays are batches now");
+        isStuckThirtyDaysAgo();
         assertThat(browser.text("main")).contains("0 of 54 are judged", "no page sets the ways side by side");
         browser.press("form[action$='/labels'] button");
         browser.untilText("main .said", "A label for each tray is made ready");
@@ -105,11 +101,7 @@ class TrialInTheBrowserTest extends AtThePages {
 
     @Test
     void aTrialOfThreeWaysNamesTheOneThatIsAboveTheOthers() {
-        in(() -> Growing.stockPlant(stock, "Penstemon ‘Low Tide’"));
-        browser.open("/technique/trials/new");
-        browser.untilShown("a");
-        browser.type("a", "perlite");
-        browser.type("b", "peat");
+        asks("Penstemon ‘Low Tide’", "perlite", "peat");
         browser.type("rateA", "60");
         browser.type("rateB", "80");
         browser.untilText("#needed", "takes 82 of each, 164 pieces in all");
@@ -129,11 +121,7 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.count(".trial-map .trial-arm-2")).isEqualTo(24);
         assertThat(browser.barriers()).isEmpty();
         String trial = browser.path();
-        browser.script(
-                "document.getElementById('stuckOn').value = arguments[0]",
-                TODAY.minusDays(30).toString());
-        browser.press("form[action$='/stick'] button");
-        browser.untilText("main .said", "The trays are batches now");
+        isStuckThirtyDaysAgo();
         look(trial, Map.of("perlite", 1, "peat", 2, "sharp sand", 3));
         browser.open(trial);
         assertThat(browser.count("#pairs")).isZero();
@@ -143,11 +131,29 @@ class TrialInTheBrowserTest extends AtThePages {
                 "perlite gives most, and more than each of the others: 24 of 24 became ready with perlite, 12 of 24 became ready with peat, 8 of 24 became ready with sharp sand.");
         // Half against a third of 24 is told from nothing: exact p 0.38.
         assertThat(browser.texts("#pairs tbody tr td:last-child")).containsExactly("yes", "yes", "no");
+        assertThat(browser.texts("#pairs tbody tr td:nth-child(4)")).containsExactly("under 0.1%", "under 0.1%", "38%");
         assertThat(browser.texts("#by-tray th")).containsExactly("Tray", "perlite", "peat", "sharp sand");
         assertThat(browser.barriers()).isEmpty();
         browser.press("form[action$='/usual'] button");
         browser.untilText("main .said", "perlite is the usual way");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Of a new stock plant, in the form that is shown then. */
+    private void asks(String plant, String one, String other) {
+        in(() -> Growing.stockPlant(stock, plant));
+        browser.open("/technique/trials/new");
+        browser.untilShown("a");
+        browser.type("a", one);
+        browser.type("b", other);
+    }
+
+    private void isStuckThirtyDaysAgo() {
+        browser.script(
+                "document.getElementById('stuckOn').value = arguments[0]",
+                TODAY.minusDays(30).toString());
+        browser.press("form[action$='/stick'] button");
+        browser.untilText("main .said", "The trays are batches now");
     }
 
     /** Looks at every tray cell by cell: of each way every so manieth becomes ready, the others are lost. */
@@ -171,11 +177,7 @@ class TrialInTheBrowserTest extends AtThePages {
 
     @Test
     void whoLooksBeforeTheEndIsWrittenDown() {
-        in(() -> Growing.stockPlant(stock, "Salvia ‘Tern’"));
-        browser.open("/technique/trials/new");
-        browser.untilShown("a");
-        browser.type("a", "no hormone");
-        browser.type("b", "hormone 0.3%");
+        asks("Salvia ‘Tern’", "no hormone", "hormone 0.3%");
         browser.type("perArm", "8");
         browser.type("rows", "2");
         browser.type("columns", "8");
@@ -185,6 +187,7 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.untilText("main .said", "The trays are batches now");
         browser.press("form[action$='/peek'] button");
         browser.untilText("main .warning", "looked at the arms on");
+        assertThat(browser.text("main")).doesNotContain("no page sets the ways side by side");
 
         // It was not as strong as was thought.
         browser.press("details:has(#name-1) summary");

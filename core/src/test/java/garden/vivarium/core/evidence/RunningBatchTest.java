@@ -37,13 +37,7 @@ class RunningBatchTest {
     void isHeldByAFarFinerSum(int pieces, int ready, int lost, int day, int then) {
         int pending = pieces - ready - lost;
         double shown = 0.3;
-        Tallies tallies = Tallies.of(Map.of(
-                Interval.reached(0, day),
-                (long) ready,
-                Interval.lost(0, day),
-                (long) lost,
-                Interval.pending(day),
-                (long) pending));
+        Tallies tallies = looked(day, ready, lost, pending);
         RunningBatch batch = RunningBatch.of(new BatchPrior(RATE, TIME, FailuresShown.exactly(shown)), tallies);
 
         double best = Double.NEGATIVE_INFINITY;
@@ -257,17 +251,16 @@ class RunningBatchTest {
     @ParameterizedTest
     @CsvSource({"40, 18, 5, 21", "40, 0, 0, 21", "104, 20, 0, 28", "2000, 900, 250, 21", "2000, 0, 0, 45"})
     void theEvidenceAloneIsTheSame(int pieces, int ready, int lost, int day) {
-        Tallies tallies = Tallies.of(Map.of(
-                Interval.reached(0, day),
-                (long) ready,
-                Interval.lost(0, day),
-                (long) lost,
-                Interval.pending(day),
-                (long) (pieces - ready - lost)));
+        Tallies tallies = looked(day, ready, lost, pieces - ready - lost);
         for (BatchPrior prior : List.of(PRIOR, PRIOR.slower(Math.log(1.35)), PRIOR.remembered())) {
             assertThat(RunningBatch.logEvidence(prior, tallies))
                     .isCloseTo(RunningBatch.of(prior, tallies).logEvidence(), within(2e-3));
         }
+    }
+
+    private static Tallies looked(int day, long ready, long lost, long pending) {
+        return Tallies.of(
+                Map.of(Interval.reached(0, day), ready, Interval.lost(0, day), lost, Interval.pending(day), pending));
     }
 
     private static double mean(double[] chances) {
