@@ -32,6 +32,8 @@ class ClusterBench {
         for (int i = 0; i < 4; i++) {
             Visitor person = new Visitor(port);
             assertThat(person.signIn("tern", PASSWORD)).isEqualTo("/round");
+            // A form is sent from a page: that of the door has gone with signing in.
+            assertThat(person.get("/round").statusCode()).isEqualTo(200);
             saving.by(person, List.of(), Duration.ZERO);
         }
         TimeUnit.SECONDS.sleep(4);
