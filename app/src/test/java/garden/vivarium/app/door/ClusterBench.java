@@ -33,7 +33,7 @@ class ClusterBench {
             Visitor person = new Visitor(port);
             assertThat(person.signIn("tern", PASSWORD)).isEqualTo("/round");
             // A form is sent from a page: that of the door has gone with signing in.
-            assertThat(person.get("/round").statusCode()).isEqualTo(200);
+            assertThat(person.get("/stock").statusCode()).isEqualTo(200);
             saving.by(person, List.of(), Duration.ZERO);
         }
         TimeUnit.SECONDS.sleep(4);
