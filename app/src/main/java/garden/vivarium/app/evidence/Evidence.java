@@ -15,6 +15,7 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SharedDoubt;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.SeasonFactors;
+import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -52,6 +53,7 @@ public class Evidence {
     private final GuideLookup guide;
     private final CurrentNursery nursery;
     private final ApplicationEventPublisher events;
+    private final EntityManager entities;
     private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
     Evidence(
@@ -61,7 +63,8 @@ public class Evidence {
             NeighbourBook neighbours,
             GuideLookup guide,
             CurrentNursery nursery,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            EntityManager entities) {
         this.batches = batches;
         this.tallies = tallies;
         this.stamps = stamps;
@@ -69,6 +72,7 @@ public class Evidence {
         this.guide = guide;
         this.nursery = nursery;
         this.events = events;
+        this.entities = entities;
     }
 
     /** What is to be expected by a record, which is another as soon as anything is told. */
@@ -141,6 +145,9 @@ public class Evidence {
         }
         Held made = before == null ? first(stamp.at(), here) : next(id, before, stamp, here);
         keep(id, made);
+        if (readOnly) {
+            bind(id, made);
+        }
         return made;
     }
 
@@ -343,6 +350,10 @@ public class Evidence {
         }
         boolean most = changed.size() > known.size();
         List<EvidenceBatch> rows = most ? batches.findAll() : batches.findByBatchIdIn(changed);
+        if (stamps.changesHere(nursery.required()) == 0) {
+            // Asked again in this transaction they must be what the database holds then, and not what was read now.
+            rows.forEach(entities::detach);
+        }
         Map<UUID, Counted> counted = counted(most ? tallies.findAll() : tallies.findByBatchIdIn(changed));
         Map<UUID, HeldBatch> now = new HashMap<>(known);
         // Batches that tell just the same are one object: what is kept by batch is then found without comparing them.

@@ -94,6 +94,13 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.untilText("#said", "perlite gives more: 27 of 27 became ready, 13 of 27 with sharp sand");
         browser.press("form[action$='/usual'] button");
         browser.untilText("main .said", "perlite is the usual way");
+        browser.open("/technique/trials");
+        assertThat(browser.text("#trials li"))
+                .contains("perlite or sharp sand Fuchsia", "perlite gives more", "27 of each in 2 trays, read on");
+        browser.size(390, 844, true);
+        assertThat(browser.width()).isEqualTo(390);
+        assertThat(browser.barriersOfAPhone()).isEmpty();
+        browser.size(1280, 800, false);
         browser.open("/technique");
         assertThat(browser.text("section[aria-labelledby=usual]")).contains("perlite for Fuchsia");
         assertThat(browser.complaints()).isEmpty();
