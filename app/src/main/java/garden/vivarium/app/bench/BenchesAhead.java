@@ -12,8 +12,6 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class BenchesAhead {
 
-    private static final int NURSERIES = 5;
-
     private final Ahead ahead;
     private final Benches benches;
     private final Evidence evidence;
@@ -33,6 +31,6 @@ class BenchesAhead {
 
     @EventListener
     public void started(ApplicationReadyEvent now) {
-        evidence.nurseries(NURSERIES).forEach(of -> ahead.soon(of, "benches", benches::open));
+        evidence.atWork().forEach(of -> ahead.soon(of, "benches", benches::open));
     }
 }

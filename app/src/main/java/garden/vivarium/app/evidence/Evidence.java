@@ -46,6 +46,8 @@ public class Evidence {
     /** A batch that counts by less than this otherwise is left as it is. */
     private static final double LEAST_CHANGE = 0.02;
 
+    private static final int AT_WORK = 5;
+
     private final EvidenceBatchRepository batches;
     private final TallyRepository tallies;
     private final EvidenceStamp stamps;
@@ -108,10 +110,10 @@ public class Evidence {
                                 Map.Entry::getKey, e -> e.getValue().batch().orElseThrow())));
     }
 
-    /** So many nurseries at most of which anything is known, those of which most was told first. */
+    /** The nurseries for which it is worth to reckon ahead after a start: some few, those of which most was told first. */
     @Transactional(readOnly = true)
-    public List<UUID> nurseries(int most) {
-        return stamps.nurseries(most);
+    public List<UUID> atWork() {
+        return stamps.nurseries(AT_WORK);
     }
 
     /** The record as of now. */

@@ -12,8 +12,6 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class TechniqueAhead {
 
-    private static final int NURSERIES = 5;
-
     private final Ahead ahead;
     private final Technique technique;
     private final Evidence evidence;
@@ -31,6 +29,6 @@ class TechniqueAhead {
 
     @EventListener
     public void started(ApplicationReadyEvent now) {
-        evidence.nurseries(NURSERIES).forEach(of -> ahead.soon(of, "Technique", technique::begin));
+        evidence.atWork().forEach(of -> ahead.soon(of, "Technique", technique::begin));
     }
 }

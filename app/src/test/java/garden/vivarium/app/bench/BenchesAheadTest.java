@@ -40,7 +40,7 @@ class BenchesAheadTest {
     @Test
     void afterAStartTheRowsOfNurseriesAtWorkAreReckoned() {
         UUID nursery = UUID.randomUUID();
-        given(evidence.nurseries(5)).willReturn(List.of(nursery));
+        given(evidence.atWork()).willReturn(List.of(nursery));
         doAnswer(call -> {
                     call.getArgument(2, Runnable.class).run();
                     return null;
