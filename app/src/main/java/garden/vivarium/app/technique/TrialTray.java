@@ -22,6 +22,10 @@ class TrialTray extends NurseryRow {
         this.batchCode = batchCode;
     }
 
+    UUID trialId() {
+        return trialId;
+    }
+
     int tray() {
         return tray;
     }

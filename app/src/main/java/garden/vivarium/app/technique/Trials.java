@@ -33,6 +33,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,7 +44,10 @@ class Trials {
 
     private static final int MOST_PER_ARM = 500;
     private static final int MOST_DAYS = 730;
+
+    /** The fields of the arms, in their order. */
     private static final String ARMS = "abcd";
+
     /** Letters of the arms that are kept with how a batch was treated. */
     private static final int MOST_SAID = 120;
 
@@ -103,10 +108,39 @@ class Trials {
             int columns,
             LocalDate end) {}
 
+    /**
+     * A trial in the list.
+     *
+     * @param since the day its trays were stuck, as it is now known; null if none stands
+     */
+    record Listed(TrialView trial, LocalDate since) {}
+
     /** All, the last made first. */
     @Transactional(readOnly = true)
-    List<TrialView> all() {
-        return trials.findAllByOrderByMadeAtDesc().stream().map(Trial::view).toList();
+    List<Listed> all() {
+        List<Trial> made = trials.findAllByOrderByMadeAtDesc();
+        Map<UUID, List<UUID>> stuck = trays
+                .findByTrialIdIn(made.stream().map(Trial::getId).toList())
+                .stream()
+                .collect(Collectors.groupingBy(
+                        TrialTray::trialId, Collectors.mapping(TrialTray::batchId, Collectors.toList())));
+        Map<UUID, BatchView> standing =
+                book.ofIds(stuck.values().stream().flatMap(List::stream).toList());
+        return made.stream()
+                .map(t -> new Listed(
+                        t.view(),
+                        since(stuck.getOrDefault(t.getId(), List.of()).stream()
+                                .map(standing::get)
+                                .filter(Objects::nonNull))))
+                .toList();
+    }
+
+    /** The first day of those that stand, or null. */
+    private static LocalDate since(Stream<BatchView> standing) {
+        return standing.map(BatchView::stuckOn)
+                .filter(Objects::nonNull)
+                .min(Comparator.naturalOrder())
+                .orElse(null);
     }
 
     /** How many pieces an arm tell two rates apart, in per cent, among so many arms. */
@@ -170,7 +204,7 @@ class Trials {
 
     private static String named(String field, String typed) {
         if (typed == null || typed.isBlank() || typed.strip().length() > 120) {
-            throw new InvalidField(field, Messages.text("Trials.arm"));
+            throw new InvalidField(field, Messages.text(ARMS.indexOf(field) < 2 ? "Trials.arm" : "Trials.arm.more"));
         }
         return typed.strip();
     }
@@ -239,22 +273,28 @@ class Trials {
     }
 
     /**
-     * The ways are called otherwise; which cells are whose stands as it was drawn.
+     * The ways are called otherwise; which cells are whose stands as it was drawn. What a closed trial said is said
+     * again in the new names, unless more was looked at since it was closed.
      *
      * @param names one for each way, in their order
-     * @throws InvalidField if one has no name, two have the same, or it is closed
+     * @throws InvalidField if one has no name, or two have the same
      */
     @Transactional
     void call(UUID id, List<String> names) {
         Trial trial = trial(id);
-        if (trial.view().days().closedOn() != null) {
-            throw new InvalidField("a", Messages.text("Trials.closed"));
+        int ways = trial.view().asks().arms().size();
+        for (int i = 2; i < ways; i++) {
+            named(ARMS.substring(i, i + 1), names.get(i));
         }
-        List<String> arms = arms(names);
-        if (arms.size() != trial.view().asks().arms().size()) {
-            throw new InvalidField("c", Messages.text("Trials.arm"));
+        boolean stands = sheet(id)
+                .result()
+                .filter(r -> inWords(r).equals(trial.view().said()))
+                .isPresent();
+        trial.calls(arms(names.subList(0, ways)));
+        if (stands) {
+            trial.closed(
+                    trial.view().days().closedOn(), inWords(sheet(id).result().orElseThrow()));
         }
-        trial.calls(arms);
     }
 
     /** Somebody wants to see the arms before the end: it is written down. */
@@ -398,11 +438,7 @@ class Trials {
                 drawn,
                 judged,
                 of,
-                standing.values().stream()
-                        .map(BatchView::stuckOn)
-                        .filter(Objects::nonNull)
-                        .min(Comparator.naturalOrder())
-                        .orElse(null),
+                since(standing.values().stream()),
                 seen ? result(view, counted) : Optional.empty(),
                 seen ? Edges.of(view.size(), drawn) : Optional.empty());
     }

@@ -141,8 +141,21 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.texts("#pairs tbody tr td:nth-child(4)")).containsExactly("under 0.1%", "under 0.1%", "38%");
         assertThat(browser.texts("#by-tray th")).containsExactly("Tray", "perlite", "peat", "sharp sand");
         assertThat(browser.barriers()).isEmpty();
+
+        // It was the coarse one: what was said is said in that name, and nobody looked too early.
+        browser.press("details:has(#name-0) summary");
+        browser.type("name-0", "coarse perlite");
+        browser.type("name-2", " ");
+        browser.press("form[action$='/arms'] button");
+        browser.untilText("main", "Name this way too");
+        browser.type("name-0", "coarse perlite");
+        browser.type("name-2", "sharp sand");
+        browser.press("form[action$='/arms'] button");
+        browser.untilText("#said", "coarse perlite gives most, and more than each of the others: 24 of 24");
+        assertThat(browser.text("main"))
+                .doesNotContain("Since it was closed more was looked at", "looked at the arms on");
         browser.press("form[action$='/usual'] button");
-        browser.untilText("main .said", "perlite is the usual way");
+        browser.untilText("main .said", "coarse perlite is the usual way");
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -209,8 +222,14 @@ class TrialInTheBrowserTest extends AtThePages {
 
         // The trays were never stuck: each is withdrawn, and the trial may go.
         assertThat(browser.count("form[action$='/drop']")).isZero();
+        String trial = browser.path();
+        browser.open("/technique/trials");
+        assertThat(browser.text("#trials li")).contains("Runs since");
+        browser.open(trial);
         browser.texts(".trial-tray h2 a").forEach(code -> in(() -> corrections.withdraw(code, "never stuck")));
-        browser.open(browser.path());
+        browser.open("/technique/trials");
+        assertThat(browser.text("#trials li")).contains("All its trays were withdrawn");
+        browser.open(trial);
         browser.press("form[action$='/drop'] button");
         browser.untilText("main .said", "The trial is dropped");
         assertThat(browser.complaints()).isEmpty();
