@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
@@ -18,10 +19,12 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BatchController {
 
     private final Batches batches;
+    private final Moves moves;
     private final Today today;
 
-    BatchController(Batches batches, Today today) {
+    BatchController(Batches batches, Moves moves, Today today) {
         this.batches = batches;
+        this.moves = moves;
         this.today = today;
     }
 
@@ -45,7 +48,7 @@ class BatchController {
             @RequestParam int youngPlants,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.move(code, movedOn, pieces, youngPlants);
+            moves.move(code, movedOn, pieces, youngPlants);
             return Messages.text(
                     "BatchController.pieces.moved.young.plants", "pieces", pieces, "youngPlants", youngPlants);
         });
@@ -59,7 +62,7 @@ class BatchController {
             @RequestParam int spent,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.separate(code, movedOn, youngPlants, spent);
+            moves.separate(code, movedOn, youngPlants, spent);
             return Messages.text("BatchController.young.plants.taken", "youngPlants", youngPlants, "spent", spent);
         });
     }
@@ -85,7 +88,7 @@ class BatchController {
             @RequestParam(required = false) LocalDate settledOn,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.settle(code, potting, settledOn == null ? today.date() : settledOn, settled);
+            moves.settle(code, potting, settledOn == null ? today.date() : settledOn, settled);
             return Messages.text("BatchController.settled", "settled", settled);
         });
     }
@@ -98,7 +101,7 @@ class BatchController {
             @RequestParam(required = false) LossCause cause,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            batches.lose(code, potting, youngPlants, cause);
+            moves.lose(code, potting, youngPlants, cause);
             return Messages.text("BatchController.lost.in.pot", "lost", youngPlants);
         });
     }

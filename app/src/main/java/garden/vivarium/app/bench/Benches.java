@@ -40,6 +40,7 @@ public class Benches {
     private final Evidence evidence;
     private final Running running;
     private final TaskFinder finder;
+    private final BehindBook behind;
     private final StandingWords standing;
     private final Ribbons ribbons;
     private final GuideLookup lookup;
@@ -53,6 +54,7 @@ public class Benches {
             Evidence evidence,
             Running running,
             TaskFinder finder,
+            BehindBook behind,
             StandingWords standing,
             Ribbons ribbons,
             GuideLookup lookup,
@@ -62,6 +64,7 @@ public class Benches {
         this.evidence = evidence;
         this.running = running;
         this.finder = finder;
+        this.behind = behind;
         this.standing = standing;
         this.ribbons = ribbons;
         this.lookup = lookup;
@@ -183,7 +186,7 @@ public class Benches {
                 evidence.counted(ids),
                 book.stages(batches.stream().filter(b -> b.closedOn() == null).toList()),
                 book.asKnown(batches.stream()
-                        .filter(b -> isWatched(b) && !finder.isJudged(b))
+                        .filter(b -> isWatched(b) && !behind.isJudged(b))
                         .map(BatchView::id)
                         .toList()),
                 record);
@@ -219,10 +222,16 @@ public class Benches {
                 ribbons.of(entry, counted, moved),
                 runs ? finder.tasks(known) : List.of(),
                 isWatched(batch)
-                        ? finder.behind(batch, outlook, () -> read.looks().get(batch.id()))
+                        ? behind.of(batch, outlook, () -> looks(batch.id(), read))
                                 .map(judged -> standing.of(judged, lookup.method(batch.method())))
                         : Optional.empty(),
                 entry.drawn());
+    }
+
+    /** Its looks as they were known; read now if it was judged when the others were read, and is no longer. */
+    private AsKnown looks(UUID batch, Read read) {
+        AsKnown found = read.looks().get(batch);
+        return found != null ? found : book.asKnown(List.of(batch)).get(batch);
     }
 
     /** Whether it is judged against its usual. */

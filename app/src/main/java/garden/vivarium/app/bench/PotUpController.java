@@ -1,7 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.BatchView;
-import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.PottedIn;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
@@ -42,14 +42,14 @@ class PotUpController {
             new Protocol.Potting(new PotSize(Optional.of(90), Optional.empty(), ""), "potting compost", 1, 0, 4);
 
     private final Sheets sheets;
-    private final Batches batches;
+    private final Moves moves;
     private final Stock stock;
     private final Guide guide;
     private final Today today;
 
-    PotUpController(Sheets sheets, Batches batches, Stock stock, Guide guide, Today today) {
+    PotUpController(Sheets sheets, Moves moves, Stock stock, Guide guide, Today today) {
         this.sheets = sheets;
-        this.batches = batches;
+        this.moves = moves;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
@@ -134,15 +134,15 @@ class PotUpController {
                     waterAfter > 0 ? movedOn.plusDays(waterAfter) : null,
                     feedAfter > 0 ? movedOn.plusWeeks(feedAfter) : null,
                     remark(set, remark));
-            List<Batches.Filled> filled = filled(pots, perPot, across, rest);
-            batches.potUp(code, movedOn, filled);
+            List<Moves.Filled> filled = filled(pots, perPot, across, rest);
+            moves.potUp(code, movedOn, filled);
             return new FormActions.Result(
                     Messages.text(
                             "PotUp.done",
                             "pieces",
                             filled.stream().mapToInt(f -> f.pots() * f.perPot()).sum(),
                             "pots",
-                            filled.stream().mapToInt(Batches.Filled::pots).sum()),
+                            filled.stream().mapToInt(Moves.Filled::pots).sum()),
                     "/batches/" + code);
         });
     }
@@ -155,7 +155,7 @@ class PotUpController {
             @RequestParam(required = false) String into,
             RedirectAttributes next) {
         return FormActions.runAndGo(next, "/batches/" + code + "/pot", () -> {
-            batches.potInto(code, day, pieces, cut(into, 200));
+            moves.potInto(code, day, pieces, cut(into, 200));
             return new FormActions.Result(
                     Messages.text("PotUp.into", "pieces", pieces, "into", into), "/batches/" + code);
         });
@@ -174,9 +174,9 @@ class PotUpController {
         return words == null ? null : words.substring(0, Math.min(most, words.length()));
     }
 
-    private static List<Batches.Filled> filled(
+    private static List<Moves.Filled> filled(
             List<String> pots, List<String> perPot, List<String> across, PottedIn rest) {
-        List<Batches.Filled> filled = new ArrayList<>();
+        List<Moves.Filled> filled = new ArrayList<>();
         for (int i = 0; i < pots.size(); i++) {
             if (pots.get(i) == null
                     || pots.get(i).isBlank()
@@ -186,7 +186,7 @@ class PotUpController {
             int each = (int) number("perPot", at(perPot, i), 1, 200);
             Integer mm =
                     at(across, i).isBlank() ? null : (int) Math.round(10 * number("across", at(across, i), 1, MOST_CM));
-            filled.add(new Batches.Filled(
+            filled.add(new Moves.Filled(
                     (int) number("pots", pots.get(i), 1, 2000),
                     each,
                     new PottedIn(mm, each, rest.mix(), rest.placeId(), rest.waterOn(), rest.feedOn(), rest.remark())));

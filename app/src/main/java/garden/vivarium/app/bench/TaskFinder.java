@@ -1,10 +1,8 @@
 package garden.vivarium.app.bench;
 
-import garden.vivarium.app.batch.AsKnown;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.guide.GuideLookup;
-import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
@@ -18,19 +16,13 @@ import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Window;
-import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.GiveUp;
 import garden.vivarium.core.watch.NextLook;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Supplier;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What a batch needs, and when: it puts the core's rules of watching to one batch. */
@@ -45,7 +37,6 @@ class TaskFinder {
     private final Says says;
     private final Words words;
     private final Today today;
-    private final Map<UUID, Judgement> judged = new ConcurrentHashMap<>();
 
     TaskFinder(GuideLookup lookup, Says says, Words words, Today today) {
         this.lookup = lookup;
@@ -112,36 +103,6 @@ class TaskFinder {
             }
         }
         return tasks;
-    }
-
-    /** Whether it is known already if a batch is behind, so that its looks need not be read again. */
-    boolean isJudged(BatchView batch) {
-        Judgement held = judged.get(batch.id());
-        return held != null && held.changes() == batch.changes();
-    }
-
-    /**
-     * Whether the batch is behind its usual, judged at each look that could know; empty before the first. It is dear to reckon
-     * and follows from its looks and from what was expected when it was stuck alone, so it is kept until the batch changes.
-     *
-     * @param known asked only where it is not judged yet
-     */
-    Optional<Behind> behind(BatchView batch, Outlook outlook, Supplier<AsKnown> known) {
-        return judged.compute(batch.id(), (id, held) -> {
-                    if (held != null && held.changes() == batch.changes()) {
-                        return held;
-                    }
-                    Behind.Memory memory = held == null ? new Behind.Memory() : held.memory();
-                    return new Judgement(
-                            batch.changes(), judge(outlook.in(batch.season()), known.get(), memory), memory);
-                })
-                .behind();
-    }
-
-    private record Judgement(int changes, Optional<Behind> behind, Behind.Memory memory) {}
-
-    private static Optional<Behind> judge(SeasonOutlook expected, AsKnown known, Behind.Memory memory) {
-        return Behind.of(expected.prior(), expected.firstSignPrior(), known.ready(), known.firstSign(), memory);
     }
 
     private Optional<Protocol> protocolOf(BatchView b) {
@@ -413,10 +374,5 @@ class TaskFinder {
 
     private static String capital(String words) {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
-    }
-
-    @EventListener
-    public void returned(NurseryReturned back) {
-        judged.clear();
     }
 }

@@ -20,15 +20,15 @@ public class AirAlarms {
     private static final Duration SILENT = Duration.ofHours(3);
 
     private final PlaceAirs airs;
-    private final Readings readings;
+    private final AirRecord record;
     private final Loggers loggers;
     private final Words words;
     private final Says says;
     private final Today today;
 
-    AirAlarms(PlaceAirs airs, Readings readings, Loggers loggers, Words words, Says says, Today today) {
+    AirAlarms(PlaceAirs airs, AirRecord record, Loggers loggers, Words words, Says says, Today today) {
         this.airs = airs;
-        this.readings = readings;
+        this.record = record;
         this.loggers = loggers;
         this.words = words;
         this.says = says;
@@ -48,7 +48,7 @@ public class AirAlarms {
     /** All of them; none where nobody measures. */
     @Transactional(readOnly = true)
     public List<Asked> now() {
-        if (!readings.isAny() && readings.latitude().isEmpty()) {
+        if (!record.isAny() && record.latitude().isEmpty()) {
             return List.of();
         }
         List<Loggers.View> instruments = loggers.list();

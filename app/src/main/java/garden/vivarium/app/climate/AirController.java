@@ -43,13 +43,18 @@ class AirController {
     private static final int MOST_DAYS = 366;
 
     private final PlaceAirs airs;
+    private final PlaceNights nights;
     private final Readings readings;
+    private final AirRecord record;
     private final Loggers loggers;
     private final Today today;
 
-    AirController(PlaceAirs airs, Readings readings, Loggers loggers, Today today) {
+    AirController(
+            PlaceAirs airs, PlaceNights nights, Readings readings, AirRecord record, Loggers loggers, Today today) {
         this.airs = airs;
+        this.nights = nights;
         this.readings = readings;
+        this.record = record;
         this.loggers = loggers;
         this.today = today;
     }
@@ -58,13 +63,13 @@ class AirController {
     String all(Model model) {
         model.addAttribute("airs", airs.all());
         model.addAttribute("loggers", loggers.list());
-        model.addAttribute("latitude", readings.latitude().orElse(null));
+        model.addAttribute("latitude", record.latitude().orElse(null));
         model.addAttribute("rawDays", readings.rawDays());
-        readings.latitude().ifPresent(l -> {
+        record.latitude().ifPresent(l -> {
             model.addAttribute("night", Night.hours(l, today.date()));
             model.addAttribute("noon", Math.max(0, Night.noonHeight(l, today.date())));
         });
-        model.addAttribute("nightsOf", airs.nightsOf());
+        model.addAttribute("nightsOf", nights.ofPlants());
         return "climate/places";
     }
 
@@ -74,7 +79,7 @@ class AirController {
         PlaceAir air = airs.of(place, shown);
         model.addAttribute("air", air);
         model.addAttribute("days", shown);
-        model.addAttribute("chart", AirChart.of(air, readings.latitude()));
+        model.addAttribute("chart", AirChart.of(air, record.latitude()));
         model.addAttribute(
                 "loggers",
                 loggers.list().stream().filter(l -> l.place().equals(place)).toList());

@@ -9,11 +9,8 @@ import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Air;
-import garden.vivarium.core.measure.Warmth;
-import garden.vivarium.core.plan.Weaning;
 import garden.vivarium.core.watch.AirWatch;
 import garden.vivarium.core.watch.LightWatch;
-import garden.vivarium.core.watch.Nights;
 import garden.vivarium.core.watch.PlaceFit;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -25,7 +22,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -49,16 +45,18 @@ class PlaceAirs {
     /** Light is judged by the last month: a June says nothing of November. */
     private static final int DAYS_LIT = 30;
 
-    private final Readings readings;
+    private final AirRecord record;
     private final BatchBook book;
     private final GuideLookup lookup;
+    private final PlaceNights nights;
     private final Stock stock;
     private final Today today;
 
-    PlaceAirs(Readings readings, BatchBook book, GuideLookup lookup, Stock stock, Today today) {
-        this.readings = readings;
+    PlaceAirs(AirRecord record, BatchBook book, GuideLookup lookup, PlaceNights nights, Stock stock, Today today) {
+        this.record = record;
         this.book = book;
         this.lookup = lookup;
+        this.nights = nights;
         this.stock = stock;
         this.today = today;
     }
@@ -66,15 +64,15 @@ class PlaceAirs {
     /** All places in walking order, each over the last day. */
     @Transactional(readOnly = true)
     List<PlaceAir> all() {
-        return all(standing(), readings.hours(from(ALARM_DAYS), soon()), new Wanting());
+        return all(standing(), record.hours(from(ALARM_DAYS), soon()), new Wanting(lookup, today.date()));
     }
 
     /** The same, as far as somebody is called by it: the week is read only of places that were far off in the last hours. */
     @Transactional(readOnly = true)
     List<PlaceAir> calling() {
         Map<UUID, List<BatchView>> standing = standing();
-        Map<UUID, List<HourView>> hours = readings.hours(from(1), soon());
-        Wanting wanting = new Wanting();
+        Map<UUID, List<HourView>> hours = record.hours(from(1), soon());
+        Wanting wanting = new Wanting(lookup, today.date());
         List<String> far = hours.entrySet().stream()
                 .filter(e -> {
                     List<AirWatch.Hour> last =
@@ -84,12 +82,12 @@ class PlaceAirs {
                 })
                 .map(e -> e.getKey().toString())
                 .toList();
-        hours.putAll(readings.hours(far, from(ALARM_DAYS), soon()));
+        hours.putAll(record.hours(far, from(ALARM_DAYS), soon()));
         return all(standing, hours, wanting);
     }
 
     private List<PlaceAir> all(Map<UUID, List<BatchView>> standing, Map<UUID, List<HourView>> weeks, Wanting wanting) {
-        Map<UUID, Reading> last = readings.last();
+        Map<UUID, Reading> last = record.last();
         Instant yesterday = from(1);
         return stock.places().stream()
                 .map(p -> {
@@ -119,23 +117,23 @@ class PlaceAirs {
     PlaceAir of(UUID place, int days) {
         PlaceView found = found(place);
         List<BatchView> batches = standing().getOrDefault(place, List.of());
-        Wanting wanting = new Wanting();
+        Wanting wanting = new Wanting(lookup, today.date());
         List<AirWatch.Wanted> wanted =
                 batches.stream().map(wanting::of).distinct().toList();
         List<AirWatch.Limits> limits = wanted.stream().map(AirWatch.Limits::of).toList();
         // Where something would have been better is told by the last weeks, however far back the page looks.
         int compared = Math.min(days, DAYS_COMPARED);
         List<PlaceView> places = stock.places();
-        Map<UUID, Readings.Summed> recently =
-                readings.summed(places.stream().map(PlaceView::id).toList(), limits, from(compared), soon());
+        Map<UUID, AirRecord.Summed> recently =
+                record.summed(places.stream().map(PlaceView::id).toList(), limits, from(compared), soon());
         Map<PlaceView, List<AirWatch.Tally>> others = new HashMap<>();
         for (PlaceView other : places) {
-            Readings.Summed of = recently.get(other.id());
+            AirRecord.Summed of = recently.get(other.id());
             if (of != null && !other.id().equals(place) && of.hours() >= compared * 12) {
                 others.put(other, of.wrong());
             }
         }
-        List<Readings.Day> measured = readings.days(
+        List<AirRecord.Day> measured = record.days(
                 place,
                 batches.stream()
                         .filter(BatchView::isStuck)
@@ -143,11 +141,11 @@ class PlaceAirs {
                         .min(Comparator.naturalOrder())
                         .orElse(today.date()));
         boolean byDay = days > MOST_BY_HOUR;
-        List<HourView> hours = readings.hours(place, from(byDay ? DAYS_LIT : Math.max(days, ALARM_DAYS)), soon());
+        List<HourView> hours = record.hours(place, from(byDay ? DAYS_LIT : Math.max(days, ALARM_DAYS)), soon());
         List<HourView> asked = since(hours, from(days));
         Wrong wrong = byDay
                 ? new Wrong(
-                        readings.summed(List.of(place), limits, from(days), soon())
+                        record.summed(List.of(place), limits, from(days), soon())
                                 .get(place),
                         wanted)
                 : Wrong.of(asked);
@@ -156,11 +154,11 @@ class PlaceAirs {
                         found,
                         from(days),
                         byDay,
-                        byDay ? readings.daily(place, today.of(from(days)).plusDays(1)) : asked,
+                        byDay ? record.daily(place, today.of(from(days)).plusDays(1)) : asked,
                         wrong.beside(recently.get(place), wanted, others),
                         since(hours, from(ALARM_DAYS)),
                         measured,
-                        readings.last(place),
+                        record.last(place),
                         tallies(ofWholeDays(lit(since(asked, from(DAYS_LIT)))))),
                 batches,
                 wanting);
@@ -170,7 +168,7 @@ class PlaceAirs {
     @Transactional(readOnly = true)
     List<HourView> hours(UUID place, int days) {
         found(place);
-        return readings.hours(place, from(days), soon());
+        return record.hours(place, from(days), soon());
     }
 
     private PlaceView found(UUID place) {
@@ -199,7 +197,7 @@ class PlaceAirs {
             List<HourView> drawn,
             Wrong hours,
             List<HourView> week,
-            List<Readings.Day> measured,
+            List<AirRecord.Day> measured,
             Optional<Reading> last,
             Map<PlaceFit.Light, LightWatch.Tally> lit) {}
 
@@ -215,7 +213,7 @@ class PlaceAirs {
         }
 
         /** From sums already made, in the order of what is wanted; nothing where nothing was measured. */
-        Wrong(Readings.Summed summed, List<AirWatch.Wanted> wanted) {
+        Wrong(AirRecord.Summed summed, List<AirWatch.Wanted> wanted) {
             this(List.of());
             for (int i = 0; summed != null && i < wanted.size(); i++) {
                 tallies.put(wanted.get(i), summed.wrong().get(i));
@@ -235,7 +233,7 @@ class PlaceAirs {
         }
 
         /** With the other place that suited each more of late, where this one was wrong for a day. */
-        Wrong beside(Readings.Summed here, List<AirWatch.Wanted> wanted, Map<PlaceView, List<AirWatch.Tally>> others) {
+        Wrong beside(AirRecord.Summed here, List<AirWatch.Wanted> wanted, Map<PlaceView, List<AirWatch.Tally>> others) {
             for (int i = 0; here != null && i < wanted.size(); i++) {
                 int which = i;
                 int wrong = wrong(here.wrong().get(i));
@@ -288,7 +286,7 @@ class PlaceAirs {
                 read.last(),
                 wants,
                 alarm,
-                nights(batches),
+                nights.of(batches),
                 light(ofWholeDays(lit(read.week()))));
     }
 
@@ -319,28 +317,10 @@ class PlaceAirs {
                 .toList();
     }
 
-    /** What batches want by their protocols; many go by the same, which is looked up once a page. */
-    private final class Wanting {
-
-        private final Map<List<Object>, Optional<Protocol.Air>> airs = new HashMap<>();
-
-        Optional<Protocol.Air> air(BatchView b) {
-            return airs.computeIfAbsent(
-                    Arrays.asList(b.protocol(), b.protocolVersion(), b.way()),
-                    k -> lookup.protocol(b.protocol(), b.protocolVersion(), b.way())
-                            .map(p -> p.keeping().air()));
-        }
-
-        AirWatch.Wanted of(BatchView b) {
-            return air(b).map(a -> wanted(a, b.isStuck() ? b.age(today.date()) : 0))
-                    .orElse(AirWatch.Wanted.NOTHING);
-        }
-    }
-
     private PlaceAir.Wants wants(BatchView b, Read read, Wanting wanting) {
         Optional<Protocol.Air> air = wanting.air(b);
         AirWatch.Wanted wanted = wanting.of(b);
-        List<Readings.Day> since = b.isStuck()
+        List<AirRecord.Day> since = b.isStuck()
                 ? read.measured().stream()
                         .filter(d -> !d.day().isBefore(b.dayZero()))
                         .toList()
@@ -350,7 +330,7 @@ class PlaceAirs {
                 wanted,
                 read.hours().tally(wanted),
                 Air.thermalTime(
-                        BASE, since.stream().mapToDouble(Readings.Day::mean).toArray()),
+                        BASE, since.stream().mapToDouble(AirRecord.Day::mean).toArray()),
                 since.size(),
                 b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
                 read.hours().better(wanted),
@@ -361,60 +341,5 @@ class PlaceAirs {
 
     private static int wrong(AirWatch.Tally tally) {
         return tally.cold() + tally.hot() + tally.dry();
-    }
-
-    /** What a protocol wants at an age. Under a lid the air is the vessel's own, and over a mat cold air does less. */
-    static AirWatch.Wanted wanted(Protocol.Air air, int age) {
-        Optional<Warmth> warmth =
-                spell(air.warmth(), age).map(w -> air.base().isPresent() ? Warmth.between(Warmth.COLDEST, w.to()) : w);
-        Optional<Double> least = Weaning.isHumid(air.cover())
-                ? Optional.empty()
-                : PlaceFit.humidity(air.humidity()).map(PlaceFit.Range::from);
-        return new AirWatch.Wanted(warmth, least);
-    }
-
-    private static Optional<Warmth> spell(List<Warmth> spells, int age) {
-        int until = 0;
-        for (Warmth spell : spells) {
-            until += spell.weeks().map(w -> 7 * w).orElse(Integer.MAX_VALUE / 2);
-            if (age < until) {
-                return Optional.of(spell);
-            }
-        }
-        return spells.isEmpty() ? Optional.empty() : Optional.of(spells.get(spells.size() - 1));
-    }
-
-    /** How the plants of this nursery that answer to nights stand to them tonight, one line a kind; none where nobody said where it is. */
-    @Transactional(readOnly = true)
-    List<PlaceAir.NightOf> nightsOf() {
-        Optional<Double> latitude = readings.latitude();
-        Map<String, PlaceAir.NightOf> found = new TreeMap<>();
-        if (latitude.isPresent()) {
-            stock.plants()
-                    .forEach(p -> Nights.of(p.kind(), p.name())
-                            .ifPresent(a -> found.putIfAbsent(
-                                    p.name(),
-                                    new PlaceAir.NightOf(
-                                            p.name(),
-                                            a.critical(),
-                                            a.effect() == Nights.Effect.REST,
-                                            Nights.stands(a, latitude.get(), today.date())))));
-        }
-        return List.copyOf(found.values());
-    }
-
-    private List<PlaceAir.Night> nights(List<BatchView> batches) {
-        Optional<Double> latitude = readings.latitude();
-        LocalDate day = today.date();
-        if (latitude.isEmpty()) {
-            return List.of();
-        }
-        List<PlaceAir.Night> nights = new ArrayList<>();
-        for (BatchView b : batches) {
-            Nights.of(b.way().kind(), b.plant())
-                    .flatMap(a -> Nights.said(a, latitude.get(), day))
-                    .ifPresent(s -> nights.add(new PlaceAir.Night(b.code(), b.plant(), s)));
-        }
-        return nights;
     }
 }

@@ -30,12 +30,14 @@ public class SimulatedLoggers {
     private static final int DAYS_MADE_UP = 21;
 
     private final Readings readings;
+    private final AirRecord record;
     private final CurrentNursery nursery;
     private final Today today;
     private final Map<UUID, Simulated> running = new ConcurrentHashMap<>();
 
-    SimulatedLoggers(Readings readings, CurrentNursery nursery, Today today) {
+    SimulatedLoggers(Readings readings, AirRecord record, CurrentNursery nursery, Today today) {
         this.readings = readings;
+        this.record = record;
         this.nursery = nursery;
         this.today = today;
     }
@@ -67,7 +69,7 @@ public class SimulatedLoggers {
     private void catchUp(UUID place) {
         Simulated simulated = running.get(place);
         Instant now = today.now().truncatedTo(ChronoUnit.MINUTES);
-        Instant from = readings.last(place)
+        Instant from = record.last(place)
                 .map(r -> r.at().plus(EVERY))
                 .orElse(now.minus(DAYS_MADE_UP, ChronoUnit.DAYS).truncatedTo(ChronoUnit.HOURS));
         List<Reading> read = new ArrayList<>();

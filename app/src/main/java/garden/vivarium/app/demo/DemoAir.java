@@ -1,5 +1,6 @@
 package garden.vivarium.app.demo;
 
+import garden.vivarium.app.climate.AirRecord;
 import garden.vivarium.app.climate.Readings;
 import garden.vivarium.app.climate.SimulatedLoggers;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -30,12 +31,14 @@ class DemoAir {
 
     private final SimulatedLoggers loggers;
     private final Readings readings;
+    private final AirRecord record;
     private final Stock stock;
     private final CurrentNursery nursery;
 
-    DemoAir(SimulatedLoggers loggers, Readings readings, Stock stock, CurrentNursery nursery) {
+    DemoAir(SimulatedLoggers loggers, Readings readings, AirRecord record, Stock stock, CurrentNursery nursery) {
         this.loggers = loggers;
         this.readings = readings;
+        this.record = record;
         this.stock = stock;
         this.nursery = nursery;
     }
@@ -43,7 +46,7 @@ class DemoAir {
     /** Reads the places of the sample nursery from now on. */
     void read(UUID sample) {
         nursery.workingFor(sample, () -> {
-            if (readings.latitude().isEmpty()) {
+            if (record.latitude().isEmpty()) {
                 readings.isAt(LATITUDE, 14);
             }
             for (PlaceView place : stock.places()) {

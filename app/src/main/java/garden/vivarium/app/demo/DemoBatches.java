@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.platform.Today;
@@ -40,6 +41,7 @@ class DemoBatches {
 
     private final StockCounts counts;
     private final Batches batches;
+    private final Moves moves;
     /** One batch in so many was guessed at and timed. */
     private static final int GUESSED_EVERY = 3;
 
@@ -51,12 +53,14 @@ class DemoBatches {
     DemoBatches(
             StockCounts counts,
             Batches batches,
+            Moves moves,
             OldBatches oldBatches,
             BatchBook book,
             Today today,
             EntityManager entities) {
         this.counts = counts;
         this.batches = batches;
+        this.moves = moves;
         this.oldBatches = oldBatches;
         this.book = book;
         this.today = today;
@@ -205,9 +209,9 @@ class DemoBatches {
     private void moveHalf(BatchView b, Protocol protocol) {
         int moving = b.readyToMove() / 2;
         if (protocol.course().inTurn().isPresent()) {
-            batches.separate(b.code(), b.lastLook(), youngPlants(protocol, moving), 0);
+            moves.separate(b.code(), b.lastLook(), youngPlants(protocol, moving), 0);
         } else {
-            batches.move(b.code(), b.lastLook(), moving, moving);
+            moves.move(b.code(), b.lastLook(), moving, moving);
         }
     }
 
@@ -220,13 +224,13 @@ class DemoBatches {
         }
         int made = youngPlants(protocol, ready);
         if (protocol.course().inTurn().isPresent()) {
-            batches.separate(b.code(), day, made, ready);
+            moves.separate(b.code(), day, made, ready);
         } else {
-            batches.move(b.code(), day, ready, made);
+            moves.move(b.code(), day, ready, made);
         }
         int settled = (int) Math.round(made * random.nextUniform(0.88, 1));
         LocalDate seen = day.plusDays(14);
-        batches.settle(
+        moves.settle(
                 b.code(), book.pottings(b.id()).get(0).id(), seen.isAfter(today.date()) ? today.date() : seen, settled);
     }
 

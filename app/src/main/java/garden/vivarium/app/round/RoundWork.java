@@ -2,6 +2,7 @@ package garden.vivarium.app.round;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.Slips;
 import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.bench.Benches;
@@ -27,14 +28,23 @@ class RoundWork {
 
     private final Benches benches;
     private final Batches batches;
+    private final Moves moves;
     private final CareBook care;
     private final Slips slips;
     private final Whereabouts vessels;
     private final Today today;
 
-    RoundWork(Benches benches, Batches batches, CareBook care, Slips slips, Whereabouts vessels, Today today) {
+    RoundWork(
+            Benches benches,
+            Batches batches,
+            Moves moves,
+            CareBook care,
+            Slips slips,
+            Whereabouts vessels,
+            Today today) {
         this.benches = benches;
         this.batches = batches;
+        this.moves = moves;
         this.care = care;
         this.slips = slips;
         this.vessels = vessels;
@@ -115,11 +125,11 @@ class RoundWork {
         switch (task.kind()) {
             case STICK -> batches.stick(code, pressed.on(), pieces);
             case LOOK -> batches.lookUnchanged(code, pressed.on());
-            case MOVE -> batches.move(code, pressed.on(), pieces, plants(task, pressed, pieces));
-            case SETTLE -> batches.settle(code, task.potting(), pressed.on(), pieces);
+            case MOVE -> moves.move(code, pressed.on(), pieces, plants(task, pressed, pieces));
+            case SETTLE -> moves.settle(code, task.potting(), pressed.on(), pieces);
             case GIVE_UP -> batches.giveUp(code, pressed.on());
             case ASK, TEND -> batches.say(code, task.stage(), pressed.on(), !pressed.notYet());
-            case SEPARATE -> batches.separate(code, pressed.on(), pieces, 0);
+            case SEPARATE -> moves.separate(code, pressed.on(), pieces, 0);
         }
         return switch (task.kind()) {
             case STICK -> Messages.text("Rounds.stuck", "code", code, "pieces", pieces);

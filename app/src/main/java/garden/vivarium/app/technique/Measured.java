@@ -1,6 +1,6 @@
 package garden.vivarium.app.technique;
 
-import garden.vivarium.app.climate.Readings;
+import garden.vivarium.app.climate.AirRecord;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.compare.Factor;
@@ -32,12 +32,12 @@ class Measured {
     private static final int FEWEST_DAYS = 14;
 
     private final JudgedBatches judged;
-    private final Readings readings;
+    private final AirRecord record;
     private final Stock stock;
 
-    Measured(JudgedBatches judged, Readings readings, Stock stock) {
+    Measured(JudgedBatches judged, AirRecord record, Stock stock) {
         this.judged = judged;
-        this.readings = readings;
+        this.record = record;
         this.stock = stock;
     }
 
@@ -48,7 +48,7 @@ class Measured {
                 .filter(b -> plant.isBlank() || b.plant().equals(plant))
                 .toList();
         Map<String, NavigableMap<LocalDate, Double>> warmth = warmth(all);
-        Optional<Double> latitude = readings.latitude();
+        Optional<Double> latitude = record.latitude();
         return all.stream()
                 .map(b -> {
                     Map<Measure, Double> is = new EnumMap<>(Measure.class);
@@ -75,7 +75,7 @@ class Measured {
         since.forEach((place, first) -> {
             NavigableMap<LocalDate, Double> days = new TreeMap<>();
             if (places.containsKey(place)) {
-                readings.days(places.get(place), first).forEach(d -> days.put(d.day(), d.mean()));
+                record.days(places.get(place), first).forEach(d -> days.put(d.day(), d.mean()));
             }
             all.put(place, days);
         });

@@ -1,7 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.batch.BatchBook;
-import garden.vivarium.app.climate.Readings;
+import garden.vivarium.app.climate.AirRecord;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.app.platform.Today;
@@ -38,15 +38,15 @@ public class OwnClock {
     private static final double WORTH_SAYING = 0.05;
 
     private final Measured measured;
-    private final Readings readings;
+    private final AirRecord record;
     private final BatchBook book;
     private final CurrentNursery nursery;
     private final Today today;
     private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
-    OwnClock(Measured measured, Readings readings, BatchBook book, CurrentNursery nursery, Today today) {
+    OwnClock(Measured measured, AirRecord record, BatchBook book, CurrentNursery nursery, Today today) {
         this.measured = measured;
-        this.readings = readings;
+        this.record = record;
         this.book = book;
         this.nursery = nursery;
         this.today = today;
@@ -65,7 +65,7 @@ public class OwnClock {
     /** Of a plant in a place, as it is there now; empty where no clock is fit to plan by, or the place or the plant's batches were not measured. */
     @Transactional(readOnly = true)
     public Optional<Pace> pace(String plant, UUID place) {
-        if (!readings.isAny()) {
+        if (!record.isAny()) {
             return Optional.empty();
         }
         Held now = learned();
@@ -78,8 +78,8 @@ public class OwnClock {
                 .filter(Objects::nonNull)
                 .mapToDouble(w -> w)
                 .toArray();
-        List<Readings.Day> days = readings.days(place, today.date().minusDays(DAYS));
-        OptionalDouble warmth = days.stream().mapToDouble(Readings.Day::mean).average();
+        List<AirRecord.Day> days = record.days(place, today.date().minusDays(DAYS));
+        OptionalDouble warmth = days.stream().mapToDouble(AirRecord.Day::mean).average();
         if (usual.length < FEWEST_BATCHES || days.size() < FEWEST_DAYS || warmth.isEmpty()) {
             return Optional.empty();
         }

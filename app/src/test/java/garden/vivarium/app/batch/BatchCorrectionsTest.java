@@ -112,7 +112,7 @@ class BatchCorrectionsTest extends AtANursery {
                 .as("nothing was kept")
                 .isEqualTo(24);
 
-        run(() -> batches.move(batch.code(), TODAY.minusDays(4), 10, 10));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(4), 10, 10));
         assertThatThrownBy(() ->
                         in(() -> corrections.correct(batch.code(), stuckOn(batch, TODAY.minusDays(1), 24), null)))
                 .isInstanceOf(InvalidField.class)
@@ -284,12 +284,12 @@ class BatchCorrectionsTest extends AtANursery {
             }
             int moved = ready / 2;
             if (moved > 0) {
-                batches.move(code, day.plusDays(40), mistakes ? 1 : moved, mistakes ? 1 : moved);
+                moves.move(code, day.plusDays(40), mistakes ? 1 : moved, mistakes ? 1 : moved);
                 UUID move = book.pottings(batches.find(code).id()).get(0).id();
                 if (mistakes) {
                     done.correctMove(code, move, day.plusDays(40), moved, moved, moved / 2, null);
                 } else {
-                    batches.settle(code, move, day.plusDays(45), moved / 2);
+                    moves.settle(code, move, day.plusDays(45), moved / 2);
                 }
             }
             if (mistakes) {

@@ -61,6 +61,9 @@ class BatchesTest {
     private Batches batches;
 
     @Autowired
+    private Moves moves;
+
+    @Autowired
     private Benches benches;
 
     @Autowired
@@ -189,20 +192,20 @@ class BatchesTest {
         BatchView batch = stuck(TODAY.minusDays(30));
         look(batch, Growing.count(TODAY.minusDays(14), 10, 2));
         assertThat(tasks(batch)).containsExactly(Task.Kind.MOVE);
-        assertThatThrownBy(() -> in(() -> batches.move(batch.code(), TODAY, 11, 11)))
+        assertThatThrownBy(() -> in(() -> moves.move(batch.code(), TODAY, 11, 11)))
                 .hasMessageContaining("10 stand ready");
 
-        in(() -> batches.move(batch.code(), TODAY.minusDays(13), 10, 10));
+        in(() -> moves.move(batch.code(), TODAY.minusDays(13), 10, 10));
         assertThat(tasks(batch)).containsExactly(Task.Kind.SETTLE);
         assertThat(find(batch).closedOn()).isNull();
 
         UUID move = in(() -> sheets.of(batch.code()).done().pottings().get(0).id());
-        assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), move, TODAY, 11)))
+        assertThatThrownBy(() -> in(() -> moves.settle(batch.code(), move, TODAY, 11)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("give 0 to 10");
-        assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), move, TODAY, -1)))
+        assertThatThrownBy(() -> in(() -> moves.settle(batch.code(), move, TODAY, -1)))
                 .isInstanceOf(InvalidField.class);
-        in(() -> batches.settle(batch.code(), move, TODAY, 9));
+        in(() -> moves.settle(batch.code(), move, TODAY, 9));
         assertThat(find(batch).settled()).isEqualTo(9);
         assertThat(find(batch).closedOn()).isNotNull();
     }

@@ -127,9 +127,9 @@ class DoneCorrectionsTest extends AtANursery {
     void aMoveIsCorrectedAndTakenBack() {
         BatchView batch = running(20, 60);
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 18, 2)));
-        run(() -> batches.move(batch.code(), TODAY.minusDays(20), 10, 10));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(20), 10, 10));
         UUID move = in(() -> book.pottings(batch.id())).get(0).id();
-        run(() -> batches.settle(batch.code(), move, TODAY.minusDays(5), 9));
+        run(() -> moves.settle(batch.code(), move, TODAY.minusDays(5), 9));
 
         BatchView now = in(() ->
                 corrections.correctMove(batch.code(), move, TODAY.minusDays(25), 12, 11, 8, "two more were found"));
@@ -159,7 +159,7 @@ class DoneCorrectionsTest extends AtANursery {
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 18, 2)));
         PottedIn pots = new PottedIn(70, 1, "coir", null, TODAY.minusDays(17), TODAY.plusDays(8), "a stake");
         in(() -> {
-            batches.potUp(batch.code(), TODAY.minusDays(20), List.of(new Batches.Filled(10, 1, pots)));
+            moves.potUp(batch.code(), TODAY.minusDays(20), List.of(new Moves.Filled(10, 1, pots)));
             return null;
         });
         UUID move = in(() -> book.pottings(batch.id())).get(0).id();

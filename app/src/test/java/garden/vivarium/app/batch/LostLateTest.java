@@ -49,7 +49,7 @@ class LostLateTest extends AtANursery {
         assertThat(in(() -> book.looks(now.code())).checks().get(0).counted().cause())
                 .isEqualTo(LossCause.ROT);
 
-        BatchView moved = in(() -> batches.move(now.code(), TODAY.minusDays(1), 25, 25));
+        BatchView moved = in(() -> moves.move(now.code(), TODAY.minusDays(1), 25, 25));
         assertThat(sum(moved)).isEqualTo(30);
         assertThat(moved.movedNow()).isEqualTo(25);
     }
@@ -58,14 +58,14 @@ class LostLateTest extends AtANursery {
     void whatIsLostInThePotCountsAgainstSettlingAndWhatHadSettledHadSettled() {
         BatchView batch = running(20, 60);
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 20, 0)));
-        run(() -> batches.move(batch.code(), TODAY.minusDays(29), 20, 20));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(29), 20, 20));
         UUID pots = in(() -> book.pottings(batch.id())).get(0).id();
 
-        run(() -> batches.lose(batch.code(), pots, 3, LossCause.DRIED));
-        assertThatThrownBy(() -> in(() -> batches.settle(batch.code(), pots, TODAY, 18)))
+        run(() -> moves.lose(batch.code(), pots, 3, LossCause.DRIED));
+        assertThatThrownBy(() -> in(() -> moves.settle(batch.code(), pots, TODAY, 18)))
                 .isInstanceOf(InvalidField.class);
-        run(() -> batches.settle(batch.code(), pots, TODAY.minusDays(10), 16));
-        BatchView now = in(() -> batches.lose(batch.code(), pots, 2, LossCause.PEST));
+        run(() -> moves.settle(batch.code(), pots, TODAY.minusDays(10), 16));
+        BatchView now = in(() -> moves.lose(batch.code(), pots, 2, LossCause.PEST));
 
         assertThat(now.settled()).as("stand settled now").isEqualTo(14);
         PottingView view = in(() -> book.pottings(batch.id())).get(0);
@@ -75,7 +75,7 @@ class LostLateTest extends AtANursery {
         assertThat(told.moved()).isEqualTo(new WayBatch.Moved(16, 20));
         assertThat(told.ready().total(Outcome.REACHED)).isEqualTo(20);
         assertThat(sum(now)).isEqualTo(20);
-        assertThatThrownBy(() -> in(() -> batches.lose(batch.code(), pots, 15, null)))
+        assertThatThrownBy(() -> in(() -> moves.lose(batch.code(), pots, 15, null)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("14 of them stand");
     }
@@ -84,10 +84,10 @@ class LostLateTest extends AtANursery {
     void whereNothingIsLeftInItsPotNobodyIsAskedWhetherItSettled() {
         BatchView batch = running(4, 60);
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 4, 0)));
-        run(() -> batches.move(batch.code(), TODAY.minusDays(29), 4, 4));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(29), 4, 4));
         UUID pots = in(() -> book.pottings(batch.id())).get(0).id();
 
-        BatchView now = in(() -> batches.lose(batch.code(), pots, 4, LossCause.ROT));
+        BatchView now = in(() -> moves.lose(batch.code(), pots, 4, LossCause.ROT));
 
         assertThat(now.closedOn()).isNotNull();
         assertThat(in(() -> evidence.record().ways().get(now.way())).get(0).moved())

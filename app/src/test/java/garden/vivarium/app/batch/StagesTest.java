@@ -100,7 +100,7 @@ class StagesTest extends AtANursery {
         run(() -> batches.look(leaves.code(), Growing.count(TODAY.minusDays(30), 6, 2)));
         assertThat(tasks(leaves, Task.Kind.SEPARATE).get(0).pieces()).isEqualTo(6);
 
-        run(() -> batches.separate(leaves.code(), TODAY.minusDays(25), 8, 0));
+        run(() -> moves.separate(leaves.code(), TODAY.minusDays(25), 8, 0));
         BatchView after = in(() -> batches.find(leaves.code()));
         assertThat(after.youngPlants()).isEqualTo(8);
         assertThat(after.readyToMove()).as("the leaves stay").isEqualTo(6);
@@ -112,12 +112,12 @@ class StagesTest extends AtANursery {
         assertThat(tasks(leaves, Task.Kind.SEPARATE).get(0).due())
                 .isEqualTo(TODAY.minusDays(25).plusDays(turn));
 
-        assertThatThrownBy(() -> in(() -> batches.separate(leaves.code(), TODAY, 2, 7)))
+        assertThatThrownBy(() -> in(() -> moves.separate(leaves.code(), TODAY, 2, 7)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("0 to 6");
-        assertThatThrownBy(() -> in(() -> batches.separate(leaves.code(), TODAY, 301, 0)))
+        assertThatThrownBy(() -> in(() -> moves.separate(leaves.code(), TODAY, 301, 0)))
                 .hasMessageContaining("not believable");
-        run(() -> batches.separate(leaves.code(), TODAY, 3, 6));
+        run(() -> moves.separate(leaves.code(), TODAY, 3, 6));
         assertThat(in(() -> batches.find(leaves.code())).readyToMove()).isZero();
         assertThat(in(() -> batches.find(leaves.code())).youngPlants()).isEqualTo(11);
     }
@@ -126,7 +126,7 @@ class StagesTest extends AtANursery {
     void piecesOfOtherWaysAreMovedWhole() {
         BatchView tips = in(() -> Growing.stuck(batches, guide, fuchsia, 12, TODAY.minusDays(30)));
         run(() -> batches.look(tips.code(), Growing.count(TODAY.minusDays(5), 6, 0)));
-        assertThatThrownBy(() -> in(() -> batches.separate(tips.code(), TODAY, 3, 0)))
+        assertThatThrownBy(() -> in(() -> moves.separate(tips.code(), TODAY, 3, 0)))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("move them instead");
     }

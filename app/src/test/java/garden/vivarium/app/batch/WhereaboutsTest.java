@@ -94,7 +94,7 @@ class WhereaboutsTest extends AtANursery {
     void whatIsSentAwayLeavesInTheStateItHad() {
         in(() -> departures.send(code, new Departures.Departure(TODAY, 3, SentState.UNROOTED, "Gull Rock Gardens")));
         in(() -> departures.send(code, new Departures.Departure(TODAY, 4, SentState.READY, "a neighbour")));
-        in(() -> batches.move(code, TODAY, 5, 5));
+        in(() -> moves.move(code, TODAY, 5, 5));
         in(() -> departures.send(code, new Departures.Departure(TODAY, 2, SentState.POTTED, "")));
 
         BatchView b = batch();
@@ -184,8 +184,8 @@ class WhereaboutsTest extends AtANursery {
 
     @Test
     void whatLeftInPotsComesBackToItsPots() {
-        in(() -> batches.move(code, TODAY.minusDays(4), 4, 4));
-        in(() -> batches.move(code, TODAY.minusDays(3), 6, 6));
+        in(() -> moves.move(code, TODAY.minusDays(4), 4, 4));
+        in(() -> moves.move(code, TODAY.minusDays(3), 6, 6));
         send(TODAY, 5, SentState.POTTED);
         assertThat(in(() -> departures.of(batch().id()))).hasSize(2);
         assertThat(in(() -> book.pottings(batch().id())).get(0).settled())
@@ -234,7 +234,7 @@ class WhereaboutsTest extends AtANursery {
                 case 2 -> {
                     if (able > 0) {
                         int n = 1 + random.nextInt(able);
-                        in(() -> batches.move(code, TODAY, n, n));
+                        in(() -> moves.move(code, TODAY, n, n));
                     }
                 }
                 case 3, 4 -> {

@@ -140,6 +140,7 @@ class TaskFinderTest {
 
     @Test
     void behindIsJudgedOnceUntilTheBatchChanges() {
+        BehindBook book = new BehindBook();
         BatchView none = batch(counts(0, 0), STUCK.plusDays(46), 1);
         AtomicInteger asked = new AtomicInteger();
         Supplier<AsKnown> looks = () -> {
@@ -148,13 +149,13 @@ class TaskFinderTest {
                     new TreeMap<>(Map.of(35, tallies(35, 0, 24), 46, tallies(46, 0, 24))),
                     Collections.emptySortedMap());
         };
-        Behind first = finder.behind(none, OUTLOOK, looks).orElseThrow();
+        Behind first = book.of(none, OUTLOOK, looks).orElseThrow();
 
         assertThat(first.isBehind()).isTrue();
-        assertThat(finder.isJudged(none)).isTrue();
-        assertThat(finder.behind(none, OUTLOOK, looks).orElseThrow()).isSameAs(first);
+        assertThat(book.isJudged(none)).isTrue();
+        assertThat(book.of(none, OUTLOOK, looks).orElseThrow()).isSameAs(first);
         assertThat(asked).hasValue(1);
-        assertThat(finder.behind(
+        assertThat(book.of(
                         batch(counts(0, 0), null, 1),
                         OUTLOOK,
                         () -> new AsKnown(Collections.emptySortedMap(), Collections.emptySortedMap())))

@@ -39,10 +39,10 @@ class ToComeTest extends AtANursery {
         assertThat(seen.most()).isEqualTo(36);
         assertThat(seen.mean()).as("some of 36 will not settle").isBetween(30.0, 36.0);
 
-        run(() -> batches.move(batch.code(), TODAY.minusDays(1), 36, 36));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(1), 36, 36));
         assertThat(only().by(LATE).alone().mean()).isCloseTo(seen.mean(), within(1e-6));
 
-        run(() -> book.pottings(batch.id()).forEach(p -> batches.settle(batch.code(), p.id(), TODAY, 33)));
+        run(() -> book.pottings(batch.id()).forEach(p -> moves.settle(batch.code(), p.id(), TODAY, 33)));
         assertThat(only().by(LATE).alone().atLeast(33)).isEqualTo(1);
         assertThat(only().by(LATE).alone().most()).isEqualTo(33);
     }
@@ -115,9 +115,8 @@ class ToComeTest extends AtANursery {
     void batchesThatEndedLongAgoHaveLeft() {
         BatchView batch = running("tip-in-plugs", 10, 320);
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(280), 10, 0)));
-        run(() -> batches.move(batch.code(), TODAY.minusDays(270), 10, 10));
-        run(() ->
-                book.pottings(batch.id()).forEach(p -> batches.settle(batch.code(), p.id(), TODAY.minusDays(250), 10)));
+        run(() -> moves.move(batch.code(), TODAY.minusDays(270), 10, 10));
+        run(() -> book.pottings(batch.id()).forEach(p -> moves.settle(batch.code(), p.id(), TODAY.minusDays(250), 10)));
 
         assertThat(in(() -> toCome.sources())).isEmpty();
         assertThat(elsewhere(() -> toCome.sources())).isEmpty();
@@ -163,9 +162,9 @@ class ToComeTest extends AtANursery {
         for (int i = 0; i < 5; i++) {
             BatchView batch = running("tip-in-plugs", 30, 90 + i);
             run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(50), 24, 6)));
-            run(() -> batches.move(batch.code(), TODAY.minusDays(49), 24, 24));
+            run(() -> moves.move(batch.code(), TODAY.minusDays(49), 24, 24));
             run(() -> book.pottings(batch.id())
-                    .forEach(p -> batches.settle(batch.code(), p.id(), TODAY.minusDays(30), 12)));
+                    .forEach(p -> moves.settle(batch.code(), p.id(), TODAY.minusDays(30), 12)));
         }
         double learned = in(() -> evidence.outlook(plugs, fuchsia.plant().grown()))
                 .settle()

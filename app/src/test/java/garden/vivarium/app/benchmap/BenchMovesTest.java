@@ -23,7 +23,7 @@ class BenchMovesTest extends AtANursery {
     private BenchMaps maps;
 
     @Autowired
-    private BenchMoves moves;
+    private BenchMoves benchMoves;
 
     @Autowired
     private Whereabouts whereabouts;
@@ -42,7 +42,7 @@ class BenchMovesTest extends AtANursery {
         assertThat(before.get(one.code()).says()).contains("shares its vessel");
 
         PlaceView tunnel = in(() -> stock.placeNamed("Tunnel", Climate.COLD));
-        run(() -> moves.put(other.code(), tunnel.id(), 50, 5));
+        run(() -> benchMoves.put(other.code(), tunnel.id(), 50, 5));
         Map<String, BenchMap.Vessel> after = drawn();
         assertThat(after.values())
                 .hasSize(2)

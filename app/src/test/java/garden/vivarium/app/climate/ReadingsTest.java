@@ -35,6 +35,9 @@ class ReadingsTest extends AtANursery {
     private Readings readings;
 
     @Autowired
+    private AirRecord record;
+
+    @Autowired
     private PlaceAirs airs;
 
     @Autowired
@@ -66,13 +69,13 @@ class ReadingsTest extends AtANursery {
         Collections.shuffle(all, new Random(4));
         assertThat(in(() -> readings.keep(bench.id(), all))).isEqualTo(80);
         assertThat(in(() -> readings.keep(bench.id(), all))).isZero();
-        List<HourView> hours = in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now));
+        List<HourView> hours = in(() -> record.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now));
         assertThat(hours).hasSize(30).allSatisfy(h -> {
             assertThat(h.mean()).isCloseTo(18, within(1e-9));
             assertThat(h.humidity()).isCloseTo(70, within(1e-9));
         });
-        assertThat(in(() -> readings.days(bench.id(), TODAY.minusDays(3))).stream()
-                        .mapToInt(Readings.Day::hours)
+        assertThat(in(() -> record.days(bench.id(), TODAY.minusDays(3))).stream()
+                        .mapToInt(AirRecord.Day::hours)
                         .sum())
                 .isEqualTo(30);
     }
@@ -83,11 +86,11 @@ class ReadingsTest extends AtANursery {
         Instant from = now.minus(10, ChronoUnit.HOURS);
         assertThat(in(() -> readings.strike(bench.id(), from.plusSeconds(600), now.minus(5, ChronoUnit.HOURS))))
                 .isEqualTo(5);
-        assertThat(in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
+        assertThat(in(() -> record.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
                 .hasSize(25)
                 .noneMatch(h -> !h.at().isBefore(from) && h.at().isBefore(now.minus(5, ChronoUnit.HOURS)));
-        assertThat(in(() -> readings.days(bench.id(), TODAY.minusDays(3))).stream()
-                        .mapToInt(Readings.Day::hours)
+        assertThat(in(() -> record.days(bench.id(), TODAY.minusDays(3))).stream()
+                        .mapToInt(AirRecord.Day::hours)
                         .sum())
                 .isEqualTo(25);
         assertThatThrownBy(() -> run(() -> readings.strike(bench.id(), now, now.minusSeconds(60))))
@@ -97,7 +100,7 @@ class ReadingsTest extends AtANursery {
         UUID other = Nurseries.make(people).id();
         assertThat(current.workingFor(other, () -> readings.strike(bench.id(), now.minus(30, ChronoUnit.HOURS), now)))
                 .isZero();
-        assertThat(in(() -> readings.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
+        assertThat(in(() -> record.hours(bench.id(), now.minus(40, ChronoUnit.HOURS), now)))
                 .hasSize(25);
     }
 
@@ -141,10 +144,10 @@ class ReadingsTest extends AtANursery {
                 new AirWatch.Wanted(Optional.of(Warmth.between(18.0, 22.5)), Optional.of(70.0)),
                 new AirWatch.Wanted(Optional.empty(), Optional.of(55.0)),
                 AirWatch.Wanted.NOTHING);
-        List<AirWatch.Hour> hours = in(() -> readings.hours(bench.id(), from, now)).stream()
+        List<AirWatch.Hour> hours = in(() -> record.hours(bench.id(), from, now)).stream()
                 .map(HourView::hour)
                 .toList();
-        Readings.Summed summed = in(() -> readings.summed(
+        AirRecord.Summed summed = in(() -> record.summed(
                         List.of(bench.id()),
                         wanted.stream().map(AirWatch.Limits::of).toList(),
                         from,
@@ -156,7 +159,7 @@ class ReadingsTest extends AtANursery {
                         wanted.stream().map(w -> AirWatch.tally(hours, w)).toList());
         assertThat(summed.wrong().get(0).cold()).isPositive();
         UUID other = Nurseries.make(people).id();
-        assertThat(current.workingFor(other, () -> readings.summed(List.of(bench.id()), List.of(), from, now)))
+        assertThat(current.workingFor(other, () -> record.summed(List.of(bench.id()), List.of(), from, now)))
                 .isEmpty();
     }
 
@@ -191,10 +194,10 @@ class ReadingsTest extends AtANursery {
                 .toList();
         in(() -> readings.keep(bench.id(), old));
         assertThat(in(() -> readings.prune())).isEqualTo(6);
-        assertThat(in(() -> readings.last(bench.id()))).isEmpty();
+        assertThat(in(() -> record.last(bench.id()))).isEmpty();
         // One of them comes again: the hour was reckoned from six, and is not made worse by one.
         in(() -> readings.keep(bench.id(), old.subList(5, 6)));
-        assertThat(in(() -> readings.hours(bench.id(), now.minus(30, ChronoUnit.DAYS), now)))
+        assertThat(in(() -> record.hours(bench.id(), now.minus(30, ChronoUnit.DAYS), now)))
                 .singleElement()
                 .satisfies(h -> {
                     assertThat(h.mean()).isCloseTo(12.5, within(1e-9));
@@ -209,13 +212,13 @@ class ReadingsTest extends AtANursery {
         assertThatThrownBy(() -> in(() -> readings.keep(bench.id(), mixed))).isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> in(() -> readings.keep(bench.id(), List.of(at(-60, 18)))))
                 .hasMessageContaining("cannot be");
-        assertThat(in(() -> readings.last(bench.id()))).isEmpty();
+        assertThat(in(() -> record.last(bench.id()))).isEmpty();
         UUID other = Nurseries.make(people).id();
         assertThatThrownBy(() -> current.workingFor(other, () -> readings.keep(bench.id(), List.of(at(5, 18)))))
                 .hasMessageContaining("no such place");
         in(() -> readings.keep(bench.id(), List.of(at(5, 18))));
-        assertThat(current.workingFor(other, () -> readings.last(bench.id()))).isEmpty();
-        assertThat(current.workingFor(other, () -> readings.hours(bench.id(), now.minusSeconds(90000), now)))
+        assertThat(current.workingFor(other, () -> record.last(bench.id()))).isEmpty();
+        assertThat(current.workingFor(other, () -> record.hours(bench.id(), now.minusSeconds(90000), now)))
                 .isEmpty();
     }
 

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Sheets;
@@ -46,6 +47,9 @@ public abstract class AtANursery {
 
     @Autowired
     protected Batches batches;
+
+    @Autowired
+    protected Moves moves;
 
     @Autowired
     protected BatchBook book;
@@ -121,9 +125,9 @@ public abstract class AtANursery {
                         .guessed(25, 20)
                         .made()));
         run(() -> batches.look(batch.code(), Growing.count(day.plusDays(30), ready, pieces - ready)));
-        run(() -> batches.move(batch.code(), day.plusDays(31), ready, ready));
+        run(() -> moves.move(batch.code(), day.plusDays(31), ready, ready));
         BatchView moved = in(() -> batches.find(batch.code()));
         run(() -> book.pottings(moved.id())
-                .forEach(p -> batches.settle(moved.code(), p.id(), day.plusDays(50), p.youngPlants())));
+                .forEach(p -> moves.settle(moved.code(), p.id(), day.plusDays(50), p.youngPlants())));
     }
 }

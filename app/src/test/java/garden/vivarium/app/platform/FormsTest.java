@@ -227,7 +227,7 @@ class FormsTest extends AtANursery {
 
     @Test
     void whoeverSawAnotherStateIsShownBothSidesAndMaySendTheirsAllTheSame() throws Exception {
-        run(() -> batches.move(batch.code(), TODAY, 2, 2));
+        run(() -> moves.move(batch.code(), TODAY, 2, 2));
         pages.perform(move(3).param("seen", batch.seen()))
                 .andExpect(status().isConflict())
                 .andExpect(content()

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.PottedIn;
 import garden.vivarium.app.bench.Task;
@@ -49,6 +50,9 @@ class RoundsTest {
 
     @Autowired
     private Batches batches;
+
+    @Autowired
+    private Moves moves;
 
     @Autowired
     private Rounds rounds;
@@ -110,7 +114,7 @@ class RoundsTest {
     void whatHasSettledAndWhatIsHopelessGoToo() {
         BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(90)));
         in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(20), 8, 0)));
-        in(() -> batches.move(batch.code(), TODAY.minusDays(15), 8, 8));
+        in(() -> moves.move(batch.code(), TODAY.minusDays(15), 8, 8));
         assertThat(due()).containsExactlyInAnyOrder(Task.Kind.SETTLE, Task.Kind.GIVE_UP);
 
         assertThat(done(Task.Kind.SETTLE, batch)).endsWith("8 of 8 settled.");
@@ -147,7 +151,7 @@ class RoundsTest {
         assertThat(in(() -> batches.find(looked.code())).lastKnowingLook()).isNull();
 
         in(() -> batches.look(looked.code(), Growing.count(TODAY.minusDays(20), 8, 0)));
-        in(() -> batches.move(looked.code(), TODAY.minusDays(15), 8, 8));
+        in(() -> moves.move(looked.code(), TODAY.minusDays(15), 8, 8));
         RoundWork.Done settled = press(Task.Kind.SETTLE, looked, 6, null);
         assertThat(settled.said()).endsWith("6 of 8 settled.");
         undo(settled);
@@ -226,9 +230,9 @@ class RoundsTest {
     void youngPlantsAreGivenTheirFirstFeedOnItsDay() {
         BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 12, TODAY.minusDays(60)));
         in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(30), 12, 0)));
-        in(() -> batches.move(batch.code(), TODAY.minusDays(22), 12, 12));
+        in(() -> moves.move(batch.code(), TODAY.minusDays(22), 12, 12));
         UUID move = in(() -> book.pottings(batch.id())).get(0).id();
-        in(() -> batches.settle(batch.code(), move, TODAY.minusDays(5), 12));
+        in(() -> moves.settle(batch.code(), move, TODAY.minusDays(5), 12));
 
         assertThat(in(() -> batches.find(batch.code())).closedOn())
                 .as("settled, and fed all the same")
@@ -236,7 +240,7 @@ class RoundsTest {
         Item.CareTask feed = cares().get(0);
         assertThat(feed.act()).isEqualTo(CareAct.FED);
         assertThat(feed.why()).contains("12 young plants were potted");
-        in(() -> batches.lose(batch.code(), move, 2, LossCause.ROT));
+        in(() -> moves.lose(batch.code(), move, 2, LossCause.ROT));
         assertThat(cares().get(0).why()).contains("10 young plants were potted");
         in(() -> work.cares(CareAct.FED, batch.code(), feed.about(), TODAY));
         assertThat(cares()).isEmpty();
@@ -248,9 +252,9 @@ class RoundsTest {
         BatchView batch = in(() -> Growing.stuck(batches, guide, parent, 60, TODAY.minusDays(80)));
         in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(60), 60, 0)));
         PottedIn pots = new PottedIn(90, 1, "coir", null, null, TODAY.minusDays(20), null);
-        in(() -> batches.potUp(batch.code(), TODAY.minusDays(50), List.of(new Batches.Filled(60, 1, pots))));
+        in(() -> moves.potUp(batch.code(), TODAY.minusDays(50), List.of(new Moves.Filled(60, 1, pots))));
         UUID move = in(() -> book.pottings(batch.id())).get(0).id();
-        in(() -> batches.settle(batch.code(), move, TODAY.minusDays(30), 60));
+        in(() -> moves.settle(batch.code(), move, TODAY.minusDays(30), 60));
         in(() -> work.cares(CareAct.FED, batch.code(), move, TODAY.minusDays(13)));
         assertThat(cares()).as("fed 13 days ago").isEmpty();
         in(() -> work.cares(CareAct.FED, batch.code(), move, TODAY.minusDays(1)));

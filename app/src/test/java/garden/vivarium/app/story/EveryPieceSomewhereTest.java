@@ -57,13 +57,13 @@ class EveryPieceSomewhereTest extends AtANursery {
                 case 2 -> {
                     if (able > 0) {
                         int n = 1 + random.nextInt(able);
-                        run(() -> batches.potInto(code, TODAY, n, "a basket"));
+                        run(() -> moves.potInto(code, TODAY, n, "a basket"));
                     }
                 }
                 case 3 -> {
                     if (able > 0) {
                         int n = 1 + random.nextInt(able);
-                        run(() -> batches.move(code, TODAY, n, n));
+                        run(() -> moves.move(code, TODAY, n, n));
                     }
                 }
                 case 4 -> {
@@ -134,7 +134,7 @@ class EveryPieceSomewhereTest extends AtANursery {
                 .filter(p -> p.standing() > 0)
                 .findFirst()
                 .map(PottingView::id)
-                .ifPresent(p -> run(() -> batches.lose(code, p, 1, LossCause.ROT)));
+                .ifPresent(p -> run(() -> moves.lose(code, p, 1, LossCause.ROT)));
     }
 
     private void everyPieceIsSomewhere() {

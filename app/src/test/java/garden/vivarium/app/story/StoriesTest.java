@@ -200,8 +200,8 @@ class StoriesTest extends AtANursery {
         LocalDate day = TODAY.minusDays(60);
         BatchView made = in(() -> Growing.stuck(batches, guide, parent, stuck, day));
         run(() -> batches.look(made.code(), Growing.count(day.plusDays(30), ready, stuck - ready)));
-        run(() -> batches.move(made.code(), day.plusDays(31), ready, ready));
-        run(() -> batches.settle(made.code(), book.pottings(made.id()).get(0).id(), day.plusDays(45), ready));
+        run(() -> moves.move(made.code(), day.plusDays(31), ready, ready));
+        run(() -> moves.settle(made.code(), book.pottings(made.id()).get(0).id(), day.plusDays(45), ready));
         return in(() -> batches.find(made.code()));
     }
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
-import garden.vivarium.app.climate.Readings;
+import garden.vivarium.app.climate.AirRecord;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.timing.Climate;
@@ -26,7 +26,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class AirInTheBrowserTest extends AtThePages {
 
     @Autowired
-    private Readings readings;
+    private AirRecord record;
 
     @Autowired
     private Today today;
@@ -129,7 +129,7 @@ class AirInTheBrowserTest extends AtThePages {
         browser.type("warmth", "9.5");
         browser.press("form[action$='/reading'] button");
         browser.untilText("h1", "9.5 °C");
-        assertThat(in(() -> readings.hours(
+        assertThat(in(() -> record.hours(
                         frame, today.now().minusSeconds(7200), today.now().plusSeconds(7200))))
                 .singleElement()
                 .satisfies(h -> assertThat(h.mean()).isEqualTo(9.5));
@@ -156,7 +156,7 @@ class AirInTheBrowserTest extends AtThePages {
         browser.open("/round");
         browser.script("document.querySelectorAll('details.stop').forEach((s) => { s.open = true; })");
         assertThat(browser.text("main")).containsIgnoringCase("mind the nights of " + plugs.code());
-        assertThat(in(() -> readings.latitude())).hasValue(-10.0);
+        assertThat(in(() -> record.latitude())).hasValue(-10.0);
         assertThat(browser.complaints()).isEmpty();
     }
 }

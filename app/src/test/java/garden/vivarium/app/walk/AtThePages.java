@@ -1,6 +1,7 @@
 package garden.vivarium.app.walk;
 
 import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -36,6 +37,9 @@ abstract class AtThePages {
 
     @Autowired
     Batches batches;
+
+    @Autowired
+    Moves moves;
 
     @Autowired
     Guide guide;

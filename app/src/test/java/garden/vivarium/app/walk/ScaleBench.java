@@ -1,9 +1,11 @@
 package garden.vivarium.app.walk;
 
+import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.batch.LookCommand;
+import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.OldBatches;
 import garden.vivarium.app.climate.Reading;
@@ -76,6 +78,12 @@ class ScaleBench {
 
     @Autowired
     private Batches batches;
+
+    @Autowired
+    private Moves moves;
+
+    @Autowired
+    private BatchBook book;
 
     @Autowired
     private Guide guide;
@@ -251,7 +259,7 @@ class ScaleBench {
                 .param(nursery.toString())
                 .update();
         copy("batch", "t.id = m.old", Map.of("id", "m.fresh", "code", "concat('N" + number + "-', t.code)"));
-        for (String table : List.of("batch_check", "tally", "evidence_batch")) {
+        for (String table : List.of("batch_check", "tally", "evidence_batch", "potting")) {
             copy(
                     table,
                     "t.batch_id = m.old",
@@ -287,7 +295,11 @@ class ScaleBench {
                 Growing.count(stuck.plusDays(14), ready / 4, 0),
                 Growing.count(stuck.plusDays(28), 3 * ready / 4, Math.min(1, PIECES - ready)),
                 Growing.count(stuck.plusDays(56), ready, PIECES - ready));
-        oldBatches.make(batch(way, parents.get(i % PLANTS), stuck).made(), looks, true);
+        BatchView made =
+                oldBatches.make(batch(way, parents.get(i % PLANTS), stuck).made(), looks, true);
+        moves.move(made.code(), stuck.plusDays(60), ready, ready);
+        UUID move = book.pottings(made.id()).get(0).id();
+        moves.settle(made.code(), move, stuck.plusDays(90), (int) Math.round(0.93 * ready));
     }
 
     private BatchView running(int age) {

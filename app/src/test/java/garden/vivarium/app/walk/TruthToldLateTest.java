@@ -139,7 +139,7 @@ class TruthToldLateTest extends AtThePages {
     void aLookAndAMoveAreCorrectedOnTheSheet() {
         BatchView batch = in(() -> Growing.stuck(batches, guide, fuchsia, 20, TODAY.minusDays(40)));
         in(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(10), 12, 1)));
-        in(() -> batches.move(batch.code(), TODAY.minusDays(8), 6, 6));
+        in(() -> moves.move(batch.code(), TODAY.minusDays(8), 6, 6));
         browser.open("/batches/" + batch.code());
         browser.press("section[aria-labelledby=history] a[href$='/correct']");
         assertThat(browser.value("ready")).isEqualTo("12");

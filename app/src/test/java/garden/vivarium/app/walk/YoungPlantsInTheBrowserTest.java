@@ -22,7 +22,7 @@ class YoungPlantsInTheBrowserTest extends AtThePages {
         BatchView tray = in(() -> batches.make(Growing.newBatch(
                 guide.protocol("tip-in-plugs").orElseThrow(), fuchsia, 12, TODAY.minusDays(40), TODAY.minusDays(40))));
         in(() -> batches.look(tray.code(), Growing.count(TODAY.minusDays(10), 12, 0)));
-        in(() -> batches.move(tray.code(), TODAY.minusDays(6), 12, 12));
+        in(() -> moves.move(tray.code(), TODAY.minusDays(6), 12, 12));
         PottingView move = in(() -> book.pottings(tray.id()).get(0));
 
         browser.open("/round");

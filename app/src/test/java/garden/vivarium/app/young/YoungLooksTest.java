@@ -40,7 +40,7 @@ class YoungLooksTest extends AtANursery {
         BatchView jar = in(() -> Growing.stuck(batches, guide, fuchsia, plants, TODAY.minusDays(60)));
         code = jar.code();
         in(() -> batches.look(code, Growing.count(TODAY.minusDays(45), plants, 0)));
-        in(() -> batches.move(code, TODAY.minusDays(40), plants, plants));
+        in(() -> moves.move(code, TODAY.minusDays(40), plants, plants));
         return move();
     }
 
@@ -131,9 +131,9 @@ class YoungLooksTest extends AtANursery {
         run(() -> looks.look(code, water.id(), seen(TODAY.minusDays(15), 10, 0, 0)));
         BatchView plugs = running(20, 60);
         run(() -> batches.look(plugs.code(), Growing.count(TODAY.minusDays(30), 20, 0)));
-        run(() -> batches.move(plugs.code(), TODAY.minusDays(29), 20, 20));
+        run(() -> moves.move(plugs.code(), TODAY.minusDays(29), 20, 20));
         PottingView plug = in(() -> book.pottings(plugs.id()).get(0));
-        run(() -> batches.settle(plugs.code(), plug.id(), TODAY.minusDays(9), 19));
+        run(() -> moves.settle(plugs.code(), plug.id(), TODAY.minusDays(9), 19));
 
         List<SettlingRecord.Line> media = in(() -> settling.settled().byMedium());
 
