@@ -296,7 +296,7 @@ class ScaleBench {
                 Growing.count(stuck.plusDays(28), 3 * ready / 4, Math.min(1, PIECES - ready)),
                 Growing.count(stuck.plusDays(56), ready, PIECES - ready));
         BatchView made =
-                oldBatches.make(batch(way, parents.get(i % PLANTS), stuck).made(), looks, true);
+                oldBatches.make(batch(way, parents.get(i % PLANTS), stuck).made(), looks, false);
         moves.move(made.code(), stuck.plusDays(60), ready, ready);
         UUID move = book.pottings(made.id()).get(0).id();
         moves.settle(made.code(), move, stuck.plusDays(90), (int) Math.round(0.93 * ready));
