@@ -162,7 +162,6 @@ class Batch extends NurseryRow {
         changes++;
     }
 
-    /** Takes over what a replay of all looks says. */
     /** A letter for each piece, as looks and moves left it. */
     void draws(String letters) {
         drawn = letters;
@@ -172,6 +171,7 @@ class Batch extends NurseryRow {
         return drawn;
     }
 
+    /** Takes over what a replay of all looks says. */
     void stands(Counts counts, Progress.Seen seen) {
         firstSign = counts.firstSign();
         ready = counts.ready();

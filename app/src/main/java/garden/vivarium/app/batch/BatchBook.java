@@ -10,7 +10,6 @@ import jakarta.persistence.Tuple;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -20,7 +19,9 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,6 +34,7 @@ public class BatchBook {
 
     private final BatchRepository batches;
     private final PottingRepository pottings;
+    private final PottingShelf moves;
     private final Histories histories;
     private final OutlookText outlooks;
     private final BatchShelf shelf;
@@ -43,6 +45,7 @@ public class BatchBook {
     BatchBook(
             BatchRepository batches,
             PottingRepository pottings,
+            PottingShelf moves,
             Histories histories,
             OutlookText outlooks,
             BatchShelf shelf,
@@ -51,6 +54,7 @@ public class BatchBook {
             CurrentNursery nursery) {
         this.batches = batches;
         this.pottings = pottings;
+        this.moves = moves;
         this.histories = histories;
         this.outlooks = outlooks;
         this.shelf = shelf;
@@ -168,12 +172,13 @@ public class BatchBook {
     /** The moves of batches, the first of each first. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PottingView>> pottings(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : pottings.findByBatchIdInOrderByMovedOn(ids).stream()
-                        .filter(p -> !p.isAway())
-                        .map(Potting::view)
-                        .collect(Collectors.groupingBy(PottingView::batchId));
+        return moves.read(ids);
+    }
+
+    /** The same of batches that were read; asked of the database only where one has changed since. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<PottingView>> moves(Collection<BatchView> of) {
+        return moves.of(of);
     }
 
     /** Where batches stand among their stages; without those that have none. */
@@ -267,12 +272,6 @@ public class BatchBook {
                 : batches.kinCutFrom(ids).stream().map(BatchBook::kin).toList();
     }
 
-    /** The same of those that gave young plants. */
-    @Transactional(readOnly = true)
-    public List<Kin> kinThatGave() {
-        return batches.kinThatGave().stream().map(BatchBook::kin).toList();
-    }
-
     /**
      * How batches were done, as of a moment.
      *
@@ -298,14 +297,13 @@ public class BatchBook {
         if (before.writtenBy() == null) {
             return new Done(by, batches.facts().stream().collect(Collectors.toMap(BatchFacts::id, f -> f)));
         }
-        List<UUID> changed = new ArrayList<>();
-        for (BatchRepository.Written row :
-                batches.writtenSince(of, before.writtenBy().minus(LONGEST_WRITING))) {
-            BatchFacts known = before.batches().get(row.getId());
-            if (known == null ? row.getStuck() == 1 : known.changes() != row.getChanges()) {
-                changed.add(row.getId());
-            }
-        }
+        List<UUID> changed = changedSince(of, before.writtenBy(), id -> {
+                    BatchFacts known = before.batches().get(id);
+                    return known == null ? null : known.changes();
+                })
+                .filter(row -> row.getStuck() == 1 || before.batches().containsKey(row.getId()))
+                .map(BatchRepository.Written::getId)
+                .toList();
         if (changed.isEmpty()) {
             return new Done(by, before.batches());
         }
@@ -313,6 +311,54 @@ public class BatchBook {
         changed.forEach(now::remove);
         batches.facts(changed).forEach(f -> now.put(f.id(), f));
         return new Done(by, now);
+    }
+
+    /**
+     * Which batches gave young plants, as of a moment.
+     *
+     * @param writtenBy when any batch was last written; null before any was
+     * @param changes how often each was changed: once more by whatever is said of its moves, and of looks at its young plants
+     */
+    public record Gave(LocalDateTime writtenBy, Map<UUID, Integer> changes) {
+
+        /** Nothing was read yet. */
+        public static final Gave NOTHING = new Gave(null, Map.of());
+    }
+
+    /**
+     * Which batches gave young plants; the same map where none changed since what was read before.
+     *
+     * @param before what was read before
+     */
+    @Transactional(readOnly = true)
+    public Gave gave(Gave before) {
+        UUID of = nursery.required();
+        LocalDateTime by = batches.lastWritten(of);
+        if (before.writtenBy() == null) {
+            return new Gave(by, numbers(batches.gave()));
+        }
+        List<UUID> changed = changedSince(of, before.writtenBy(), before.changes()::get)
+                .filter(row -> row.getGave() > 0 || before.changes().containsKey(row.getId()))
+                .map(BatchRepository.Written::getId)
+                .toList();
+        if (changed.isEmpty()) {
+            return new Gave(by, before.changes());
+        }
+        Map<UUID, Integer> now = new HashMap<>(before.changes());
+        changed.forEach(now::remove);
+        now.putAll(numbers(batches.gave(changed)));
+        return new Gave(by, now);
+    }
+
+    private static Map<UUID, Integer> numbers(List<BatchRepository.Changed> rows) {
+        return rows.stream()
+                .collect(Collectors.toMap(BatchRepository.Changed::getId, BatchRepository.Changed::getChanges));
+    }
+
+    /** Rows written since about a moment that were changed more often than is known, or are not known. */
+    private Stream<BatchRepository.Written> changedSince(UUID of, LocalDateTime by, Function<UUID, Integer> known) {
+        return batches.writtenSince(of, by.minus(LONGEST_WRITING)).stream()
+                .filter(row -> !Integer.valueOf(row.getChanges()).equals(known.apply(row.getId())));
     }
 
     /** A number that is another whenever something was written down of any batch. */

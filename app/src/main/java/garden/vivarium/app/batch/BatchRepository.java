@@ -48,15 +48,31 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     /** Batches whose row was written since, and how often each was changed. */
     @Query(
             value =
-                    "select id as id, changes as changes, if(stuck_on is null, 0, 1) as stuck from batch where nursery_id = :nursery and written_at >= :since",
+                    "select id as id, changes as changes, if(stuck_on is null, 0, 1) as stuck, young_plants as gave from batch where nursery_id = :nursery and written_at >= :since",
             nativeQuery = true)
     List<Written> writtenSince(UUID nursery, LocalDateTime since);
 
-    /** A batch, how often it was changed, and whether it is stuck: 1 or 0. */
+    /** A batch, how often it was changed, whether it is stuck, 1 or 0, and how many young plants it gave. */
     interface Written {
         UUID getId();
 
         int getStuck();
+
+        int getGave();
+
+        int getChanges();
+    }
+
+    /** Batches that gave young plants, and how often each was changed. */
+    @Query("select b.id as id, b.changes as changes from Batch b where b.youngPlants > 0")
+    List<Changed> gave();
+
+    @Query("select b.id as id, b.changes as changes from Batch b where b.id in :ids and b.youngPlants > 0")
+    List<Changed> gave(Collection<UUID> ids);
+
+    /** A batch, and how often it was changed. */
+    interface Changed {
+        UUID getId();
 
         int getChanges();
     }
@@ -157,10 +173,6 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     /** The same of those that were cut from some batches. */
     @Query(KIN + " where b.origin.fromBatchId in :ids" + BY_DAY)
     List<Tuple> kinCutFrom(Collection<UUID> ids);
-
-    /** The same of those that gave young plants. */
-    @Query(KIN + " where b.youngPlants > 0" + BY_DAY)
-    List<Tuple> kinThatGave();
 
     /** Which ways stood, or stand, where. */
     @Query("select distinct b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup,"

@@ -182,7 +182,7 @@ public class Benches {
         List<UUID> ids = batches.stream().map(BatchView::id).toList();
         return new Read(
                 places,
-                book.pottings(ids),
+                book.moves(batches),
                 evidence.counted(ids),
                 book.stages(batches.stream().filter(b -> b.closedOn() == null).toList()),
                 book.asKnown(batches.stream()

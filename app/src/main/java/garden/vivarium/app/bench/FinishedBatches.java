@@ -92,7 +92,8 @@ public class FinishedBatches {
         List<BatchBook.Entry> found =
                 book.ofCodes(codes).stream().filter(e -> e.batch().isStuck()).toList();
         List<UUID> ids = found.stream().map(e -> e.batch().id()).toList();
-        Map<UUID, List<PottingView>> moves = book.pottings(ids);
+        Map<UUID, List<PottingView>> moves =
+                book.moves(found.stream().map(BatchBook.Entry::batch).toList());
         Map<UUID, Evidence.Counted> counted = evidence.counted(ids);
         return found.stream()
                 .collect(Collectors.toMap(

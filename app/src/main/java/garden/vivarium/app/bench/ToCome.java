@@ -197,7 +197,7 @@ public class ToCome {
             return List.of();
         }
         Map<UUID, List<PottingView>> moves =
-                book.pottings(found.stream().map(e -> e.batch().id()).toList());
+                book.moves(found.stream().map(BatchBook.Entry::batch).toList());
         NurseryRecord record = evidence.record();
         Map<UUID, Evidence.Counted> counted = evidence.counted(found.stream()
                 .map(BatchBook.Entry::batch)

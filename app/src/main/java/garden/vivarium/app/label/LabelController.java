@@ -138,7 +138,7 @@ class LabelController {
         Stream<Row> made = open.values().stream()
                 .filter(b -> !(b.isStuck() ? b.stuckOn() : b.takenOn()).isBefore(since))
                 .map(b -> new Row(Kind.BATCH, b.id(), b.code(), b.plant(), words(b), 0));
-        Stream<Row> potted = batches.pottings(open.keySet()).values().stream()
+        Stream<Row> potted = batches.moves(open.values()).values().stream()
                 .flatMap(List::stream)
                 .filter(p -> p.youngPlants() > 0 && !p.movedOn().isBefore(since))
                 .sorted(Comparator.comparing(PottingView::movedOn).reversed())

@@ -98,8 +98,7 @@ class Upkeeps {
         List<BatchView> giving = book.gaveSince(day.minusDays(MOVED_SINCE)).stream()
                 .filter(b -> places.containsKey(b.placeId()))
                 .toList();
-        Map<UUID, List<PottingView>> moves =
-                book.pottings(giving.stream().map(BatchView::id).toList());
+        Map<UUID, List<PottingView>> moves = book.moves(giving);
         Map<UUID, LocalDate> hung = young.hung(
                 moves.values().stream()
                         .flatMap(List::stream)

@@ -4,6 +4,8 @@ import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.core.evidence.Establishment;
 import garden.vivarium.core.evidence.Establishment.Move;
 import garden.vivarium.core.evidence.Establishment.Seen;
@@ -15,15 +17,20 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** How many young plants settled here, and how long they took: by the medium in which their roots grew, and by way. */
 @Component
@@ -34,18 +41,28 @@ class SettlingRecord {
     private final YoungMarkRepository marks;
     private final Evidence evidence;
     private final GuideLookup lookup;
+    private final CurrentNursery nursery;
+    private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
     SettlingRecord(
             BatchBook batches,
             YoungLookRepository looks,
             YoungMarkRepository marks,
             Evidence evidence,
-            GuideLookup lookup) {
+            GuideLookup lookup,
+            CurrentNursery nursery) {
         this.batches = batches;
         this.looks = looks;
         this.marks = marks;
         this.evidence = evidence;
         this.lookup = lookup;
+        this.nursery = nursery;
+    }
+
+    /** What was read last of a nursery: its moves by batch, and how often each batch had been changed by then. */
+    private record Held(BatchBook.Gave gave, Map<UUID, List<Move>> moves) {
+
+        static final Held NOTHING = new Held(BatchBook.Gave.NOTHING, Map.of());
     }
 
     /**
@@ -168,20 +185,61 @@ class SettlingRecord {
     }
 
     private List<Judged> judged(Predicate<Way> which) {
-        Map<UUID, Way> ways = new HashMap<>();
-        // What is potted on day 0 has one test, not two: that it took is in its rate of taking.
-        batches.kinThatGave().stream()
-                .filter(k ->
-                        which.test(k.way()) && !lookup.method(k.way().method()).pottedOnDay0())
-                .forEach(k -> ways.put(k.id(), k.way()));
-        Map<UUID, List<PottingView>> moved = batches.pottings(ways.keySet());
+        Map<UUID, List<Move>> moves = moves();
+        List<Judged> judged = new ArrayList<>();
+        evidence.known().batches().forEach((batch, told) -> {
+            // What is potted on day 0 has one test, not two: that it took is in its rate of taking.
+            if (moves.containsKey(batch)
+                    && which.test(told.way())
+                    && !lookup.method(told.way().method()).pottedOnDay0()) {
+                moves.get(batch).forEach(m -> judged.add(new Judged(told.way(), m)));
+            }
+        });
+        return judged;
+    }
+
+    /** Moves of which somebody said how many settled, by batch; read of those alone that changed since they were read last. */
+    private Map<UUID, List<Move>> moves() {
+        UUID of = nursery.required();
+        Held before = held.getOrDefault(of, Held.NOTHING);
+        BatchBook.Gave gave = batches.gave(before.gave());
+        if (gave.changes() == before.gave().changes()) {
+            return before.moves();
+        }
+        Map<UUID, List<Move>> now = new HashMap<>();
+        Set<UUID> fresh = new HashSet<>();
+        gave.changes().forEach((batch, changes) -> {
+            if (!changes.equals(before.gave().changes().get(batch))) {
+                fresh.add(batch);
+            } else if (before.moves().containsKey(batch)) {
+                now.put(batch, before.moves().get(batch));
+            }
+        });
+        now.putAll(read(fresh));
+        if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            held.put(of, new Held(gave, now));
+        }
+        return now;
+    }
+
+    private Map<UUID, List<Move>> read(Set<UUID> of) {
+        Map<UUID, List<PottingView>> moved = batches.pottings(of);
         Map<UUID, List<YoungLook>> seen = looks.findByBatchIdInAndWithdrawnFalse(moved.keySet()).stream()
                 .collect(Collectors.groupingBy(YoungLook::pottingId));
-        List<Judged> judged = new ArrayList<>();
-        moved.forEach((batch, moves) -> moves.stream()
-                .filter(m -> m.settled() != null && m.youngPlants() - m.lost().sentUnsettled() > 0)
-                .forEach(m -> judged.add(new Judged(ways.get(batch), move(m, seen.getOrDefault(m.id(), List.of()))))));
-        return judged;
+        Map<UUID, List<Move>> moves = new HashMap<>();
+        moved.forEach((batch, all) -> moves.put(
+                batch,
+                all.stream()
+                        .filter(m -> m.settled() != null
+                                && m.youngPlants() - m.lost().sentUnsettled() > 0)
+                        .map(m -> move(m, seen.getOrDefault(m.id(), List.of())))
+                        .toList()));
+        return moves;
+    }
+
+    @EventListener
+    public void returned(NurseryReturned back) {
+        held.clear();
     }
 
     /** What looks saw by their days; and at the end what was said of all. */

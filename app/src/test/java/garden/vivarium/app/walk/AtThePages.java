@@ -13,12 +13,14 @@ import java.util.function.Supplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** A test at the pages, in one browser signed in to a nursery of its own. */
 @OnDatabase
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@ExtendWith(IdleBrowsers.class)
 abstract class AtThePages {
 
     static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);

@@ -9,12 +9,14 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** A test at the views of the sample nursery, in one browser. What it looks at it must not change: others look too. */
 @OnDatabase
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@ExtendWith(IdleBrowsers.class)
 abstract class AtTheSampleNursery {
 
     @LocalServerPort

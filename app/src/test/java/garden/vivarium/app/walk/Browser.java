@@ -44,7 +44,7 @@ public final class Browser implements AutoCloseable {
     private static final Deque<ChromeDriver> IDLE = new ConcurrentLinkedDeque<>();
 
     static {
-        Runtime.getRuntime().addShutdownHook(new Thread(() -> IDLE.forEach(ChromeDriver::quit), "idle-browsers"));
+        Runtime.getRuntime().addShutdownHook(new Thread(Browser::endIdle, "idle-browsers"));
     }
 
     private final ChromeDriver driver;
@@ -85,6 +85,13 @@ public final class Browser implements AutoCloseable {
             options.addArguments("--user-data-dir=" + profile);
         }
         return new ChromeDriver(service, options);
+    }
+
+    /** Ends all that nobody uses. */
+    static void endIdle() {
+        for (ChromeDriver idle = IDLE.poll(); idle != null; idle = IDLE.poll()) {
+            idle.quit();
+        }
     }
 
     public void size(int width, int height, boolean phone) {

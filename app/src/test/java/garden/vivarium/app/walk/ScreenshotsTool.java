@@ -19,12 +19,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Takes one picture of each main view of the sample nursery on a fixed day; run by {@code ./vivarium screenshots}. */
 @OnDatabase
+@ExtendWith(IdleBrowsers.class)
 class ScreenshotsTool {
 
     @LocalServerPort

@@ -14,12 +14,14 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.Counts;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Two people of two nurseries on one tablet, one of whom has a look that waits. */
 @OnDatabase
+@ExtendWith(IdleBrowsers.class)
 class SharedTabletTest {
 
     private static final LocalDate TODAY = LocalDate.parse(OnDatabase.TODAY);

@@ -13,6 +13,7 @@ import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.batch.SentState;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.NurseryReturned;
 import garden.vivarium.core.looks.LossCause;
 import java.time.LocalDate;
 import java.util.List;
@@ -177,7 +178,24 @@ class YoungLooksTest extends AtANursery {
             assertThat(now.lost().unsettled()).isNotNegative();
             assertThat(now.lost().settled()).isNotNegative();
             assertThat(in(() -> batches.find(code)).settled()).isEqualTo(now.settled() == null ? 0 : now.standing());
+            assertWhatIsRememberedIsWhatIsWritten();
         }
+    }
+
+    private void assertWhatIsRememberedIsWhatIsWritten() {
+        assertThat(in(() -> book.moves(List.of(batches.find(code)))))
+                .isEqualTo(in(() -> book.pottings(List.of(batches.find(code).id()))));
+        List<Object> remembered = settled();
+        settling.returned(new NurseryReturned(nursery));
+        assertThat(settled()).isEqualTo(remembered);
+    }
+
+    private List<Object> settled() {
+        return in(() -> settling.settled()).byWay().stream()
+                .map(SettlingRecord.Line::found)
+                .<Object>map(f -> List.of(
+                        f.moves(), f.setUp(), f.settled(), f.median(), f.rate().mean()))
+                .toList();
     }
 
     @Test
