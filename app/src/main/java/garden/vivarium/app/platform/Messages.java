@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
@@ -30,6 +31,9 @@ public class Messages implements MessageSource {
 
     /** What is said outside a page of days, where the reader cannot see what year it is. */
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
+
+    /** What a format writes before a number below nothing; no hyphen of a word, a code or a day. */
+    private static final Pattern HYPHEN_OF_A_NUMBER = Pattern.compile("(?<![\\p{L}\\p{N}])-(?=\\d)");
 
     private static final Messages ALL = new Messages();
 
@@ -95,9 +99,13 @@ public class Messages implements MessageSource {
         Map<String, Object> rounded = new HashMap<>(figures);
         rounded.replaceAll((name, value) -> value instanceof Double d && Math.rint(d) != d ? d * PAST_A_TIE : value);
         // A format of ICU is not safe for several threads at once, and a copy for each would be dear.
+        String filled;
         synchronized (format) {
-            return format.format(rounded);
+            filled = format.format(rounded);
         }
+        return filled.indexOf('-') < 0
+                ? filled
+                : HYPHEN_OF_A_NUMBER.matcher(filled).replaceAll("−");
     }
 
     /** Whether the file has words for the key. */

@@ -287,7 +287,10 @@ class TrialController {
 
     @PostMapping("/{id}/close")
     String close(@PathVariable UUID id, RedirectAttributes next) {
-        return FormActions.run(next, "/technique/trials/" + id, () -> trials.close(id));
+        return FormActions.run(next, "/technique/trials/" + id, () -> {
+            trials.close(id);
+            return Messages.text("Trials.read");
+        });
     }
 
     @PostMapping("/{id}/end")

@@ -492,12 +492,12 @@ class Trials {
     }
 
     /**
-     * Closes a trial at its planned end, and says what it came to.
+     * Closes a trial at its planned end, and keeps what it came to.
      *
      * @throws InvalidField if the end has not come and pieces wait, or nothing was looked at
      */
     @Transactional
-    String close(UUID id) {
+    void close(UUID id) {
         Sheet before = sheet(id);
         if (!before.mayClose(today.date())) {
             throw new InvalidField(
@@ -509,9 +509,7 @@ class Trials {
         trials.flush();
         TrialReading result =
                 sheet(id).result().orElseThrow(() -> new InvalidField("close", Messages.text("Trials.nothing.seen")));
-        String said = inWords(result);
-        trial.closed(today.date(), said);
-        return said;
+        trial.closed(today.date(), inWords(result));
     }
 
     /** What a reading says: the verdict, then what each arm came to. */

@@ -89,6 +89,11 @@ class MessagesTest {
         assertThat(messages.say("guide.warmth.for", "range", "5 °C", "weeks", 1200))
                 .isEqualTo("5 °C for 1,200 weeks");
         assertThat(messages.say("guide.apart", "cm", 7.5)).isEqualTo("7.5 cm apart");
+        assertThat(messages.say("guide.apart", "cm", -7.5))
+                .as("with the minus of the formulas")
+                .isEqualTo("−7.5 cm apart");
+        assertThat(messages.say("Batches.nothing.stands.ready.log", "code", "26w38-B"))
+                .contains("26w38-B");
     }
 
     /** Whether or not comes to a sentence as yes and no: a choice of true and false would always take the other words. */
