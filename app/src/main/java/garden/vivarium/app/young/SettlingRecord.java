@@ -203,22 +203,25 @@ class SettlingRecord {
         UUID of = nursery.required();
         Held before = held.getOrDefault(of, Held.NOTHING);
         BatchBook.Gave gave = batches.gave(before.gave());
-        if (gave.changes() == before.gave().changes()) {
-            return before.moves();
+        Map<UUID, List<Move>> moves =
+                gave.changes() == before.gave().changes() ? before.moves() : after(before, gave.changes());
+        if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            held.put(of, new Held(gave, moves));
         }
+        return moves;
+    }
+
+    private Map<UUID, List<Move>> after(Held before, Map<UUID, Integer> changes) {
         Map<UUID, List<Move>> now = new HashMap<>();
         Set<UUID> fresh = new HashSet<>();
-        gave.changes().forEach((batch, changes) -> {
-            if (!changes.equals(before.gave().changes().get(batch))) {
+        changes.forEach((batch, number) -> {
+            if (!number.equals(before.gave().changes().get(batch))) {
                 fresh.add(batch);
             } else if (before.moves().containsKey(batch)) {
                 now.put(batch, before.moves().get(batch));
             }
         });
         now.putAll(read(fresh));
-        if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
-            held.put(of, new Held(gave, now));
-        }
         return now;
     }
 
