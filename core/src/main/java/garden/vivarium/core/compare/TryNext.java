@@ -12,7 +12,8 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * The questions of a nursery that are open, by what an answer would be worth a year beside what it would cost. What is known of a difference is normal with the
- * mean and the interval that the record gives, drawn towards none (standard deviation 0.15 before anything is known); a trial of a tray a side narrows it, and its
+ * mean and the interval that the record gives, drawn towards none (standard deviation 0.15 before anything is known), and wider by as much again where something else went
+ * along with it; a trial of a tray a side narrows it, and its
  * worth is what one would gain by going over whenever it says so: the value of sample information with a linear loss, Raiffa and Schlaifer, Applied
  * Statistical Decision Theory (1961), ch. 5.
  *
@@ -111,12 +112,12 @@ public record TryNext(
                                 / batches.stream()
                                         .mapToDouble(b -> b.count().of())
                                         .sum()));
-        // Of the other beside the usual; what is known is drawn towards none.
-        double precision = c.verdict() == Comparison.Verdict.MIXED
-                ? 0
-                : c.difference()
-                        .map(d -> 1 / Math.pow((d.high() - d.low()) / TEN_TO_NINETY, 2))
-                        .orElse(0.0);
+        // Of the other beside the usual; what is known is drawn towards none. What went along may have done as much as
+        // a way does.
+        double along = c.verdict() == Comparison.Verdict.MIXED ? BEFORE * BEFORE : 0;
+        double precision = c.difference()
+                .map(d -> 1 / (Math.pow((d.high() - d.low()) / TEN_TO_NINETY, 2) + along))
+                .orElse(0.0);
         double mean = precision == 0
                 ? 0
                 : -c.difference().orElseThrow().mean() * precision / (precision + 1 / (BEFORE * BEFORE));

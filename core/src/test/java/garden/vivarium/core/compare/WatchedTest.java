@@ -230,6 +230,38 @@ class WatchedTest {
         assertThat(TryNext.of(all, RHO, Sharing.NONE, LocalDate.of(2029, 9, 1))).isEmpty();
     }
 
+    /** What was told apart but for something that went along with it is not what nobody tried: something else may have done as much as a way does. */
+    @Test
+    void whatWentWithSomethingElseIsWorthLittleWhereItDidWorse() {
+        List<FinishedBatch> all = new PlantedBatches(31, RHO)
+                .add(20, "Fuchsia", 0.85, 40, Factor.MEDIUM, "plugs", Factor.BASE, "warm")
+                .add(8, "Fuchsia", 0.6, 40, Factor.MEDIUM, "water", Factor.BASE, "none")
+                .all();
+        Comparison.Asked asked = new Comparison.Asked(Factor.MEDIUM, "plugs", "water");
+        Comparison c = Comparison.of(asked, all, RHO, Sharing.NONE);
+        assertThat(c.verdict()).isEqualTo(Comparison.Verdict.MIXED);
+        TryNext next = TryNext.of(all, RHO, Sharing.NONE, LocalDate.of(2025, 9, 1)).stream()
+                .filter(t -> t.asked().equals(asked))
+                .findFirst()
+                .orElseThrow();
+
+        double kept = all.stream().mapToDouble(b -> b.count().kept()).sum();
+        double rate = kept / all.stream().mapToDouble(b -> b.count().of()).sum();
+        double trial = 2 * rate * (1 - rate) / (next.pieces() / 2.0);
+        double own = Math.pow(
+                (c.difference().orElseThrow().high()
+                                - c.difference().orElseThrow().low())
+                        / (2 * 1.644853627),
+                2);
+        double precision = 1 / (own + 0.15 * 0.15);
+        double v = 1 / (precision + 1 / (0.15 * 0.15));
+        double mean = -c.difference().orElseThrow().mean() * precision * v;
+        assertThat(mean).isLessThan(-0.1);
+        assertThat(next.worth() / next.aYear()).isCloseTo(TryNext.gain(mean, v / Math.sqrt(v + trial)), within(1e-9));
+        double nothingKnown = TryNext.gain(0, 0.15 * 0.15 / Math.sqrt(0.15 * 0.15 + trial));
+        assertThat(next.worth() / next.aYear()).isLessThan(nothingKnown / 3);
+    }
+
     @Test
     void batchesOfOneWayThatShareAHouseCountAsLessThanThemselves() {
         List<FinishedBatch> all = houses(3, 0.35);
