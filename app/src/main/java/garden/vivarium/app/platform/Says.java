@@ -111,6 +111,17 @@ public class Says {
         return number == 1 ? "1 " + one : Text.of("%,d %s", number, many);
     }
 
+    /** A difference of shares in pieces of a hundred: "4", "−12", "0". */
+    public String inHundred(double share) {
+        long of = Math.round(100 * share);
+        return of < 0 ? "−" + -of : String.valueOf(of);
+    }
+
+    /** The same with its sign: "+4", "−12", "0". */
+    public String moreInHundred(double share) {
+        return (Math.round(100 * share) > 0 ? "+" : "") + inHundred(share);
+    }
+
     /** "6", "6.25": two decimals at most, and none where there are none. */
     public String amount(double number) {
         return new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.ROOT)).format(number);

@@ -76,6 +76,15 @@ class SaysTest {
     }
 
     @Test
+    void aDifferenceIsSaidInPiecesOfAHundred() {
+        assertThat(says.moreInHundred(0.35)).isEqualTo("+35");
+        assertThat(says.moreInHundred(-0.124)).isEqualTo("−12");
+        assertThat(says.moreInHundred(-0.004)).as("no minus nothing").isEqualTo("0");
+        assertThat(says.inHundred(0.05)).isEqualTo("5");
+        assertThat(says.inHundred(-0.05)).isEqualTo("−5");
+    }
+
+    @Test
     void monthsAreSaidInRuns() {
         assertThat(says.months(Set.of(Month.MARCH, Month.APRIL, Month.MAY, Month.SEPTEMBER)))
                 .isEqualTo("March to May, September");

@@ -72,23 +72,7 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             double low,
             double high,
             double chance,
-            boolean isTold) {
-
-        /** By how many of a hundred pieces more, to a whole one. */
-        public long ofHundred() {
-            return Math.round(100 * more);
-        }
-
-        /** The same of the lower end. */
-        public long lowOfHundred() {
-            return Math.round(100 * low);
-        }
-
-        /** And of the upper. */
-        public long highOfHundred() {
-            return Math.round(100 * high);
-        }
-    }
+            boolean isTold) {}
 
     /** Why something is not answered. */
     public enum Refusal implements Rule {
