@@ -71,6 +71,18 @@ class TrialTest {
         assertThat(r.says().number("keptA")).isEqualTo(37);
     }
 
+    /** Eighteen and twelve of 24: nine times in ten more than nothing by the interval, and still not told. */
+    @Test
+    void whatIsNotToldMayLean() {
+        TrialResult leaning = TrialResult.of("perlite", "peat", List.of(new TrialResult.Tray("1", 18, 24, 12, 24)));
+        assertThat(leaning.verdict()).isEqualTo(TrialResult.Verdict.OPEN);
+        assertThat(leaning.difference().low()).isPositive();
+        assertThat(leaning.says().figures()).containsEntry("leans", true);
+        TrialResult open = TrialResult.of("perlite", "peat", List.of(new TrialResult.Tray("1", 14, 24, 12, 24)));
+        assertThat(open.verdict()).isEqualTo(TrialResult.Verdict.OPEN);
+        assertThat(open.says().figures()).containsEntry("leans", false);
+    }
+
     @Test
     void chancesOfSeveralQuestionsAreRaisedByHolm() {
         assertThat(TrialReading.holm(new double[] {0.01, 0.04, 0.03}, 3))
