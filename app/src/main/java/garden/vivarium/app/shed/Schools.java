@@ -65,7 +65,7 @@ class Schools {
     private static OwnRecord own(NurseryRecord record, Protocol p, String group) {
         Way way = Evidence.way(p, Grown.ofGroup(group));
         List<WayBatch> batches = record.ways().entrySet().stream()
-                .filter(e -> e.getKey().group().equals(group))
+                .filter(e -> e.getKey().group().equals(group) && !e.getKey().isOfTrial())
                 .flatMap(e -> e.getValue().stream())
                 .filter(b -> OwnRecord.isOf(b, way))
                 .toList();
@@ -76,8 +76,10 @@ class Schools {
     @Transactional(readOnly = true)
     List<Question> questions() {
         NurseryRecord record = evidence.record();
-        List<WayBatch> all =
-                record.ways().values().stream().flatMap(List::stream).toList();
+        List<WayBatch> all = record.ways().entrySet().stream()
+                .filter(e -> !e.getKey().isOfTrial())
+                .flatMap(e -> e.getValue().stream())
+                .toList();
         return guide.disputes().stream().map(d -> question(d, all, record)).toList();
     }
 

@@ -78,7 +78,7 @@ class JudgedBatches {
         evidence.known().batches().forEach((batch, told) -> {
             BatchFacts now = facts.get(batch);
             // Both ways of a trial stand in its trays; it is read by itself.
-            if (told.isFinished() && now != null && !now.done().treatment().contains("trial: ")) {
+            if (told.isFinished() && now != null && !told.way().isOfTrial()) {
                 Made then = known.get(batch);
                 made.put(
                         batch,

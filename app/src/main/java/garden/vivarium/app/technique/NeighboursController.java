@@ -99,7 +99,7 @@ class NeighboursController {
         List<Mine> mine = new ArrayList<>();
         record.ways().forEach((way, batches) -> {
             List<WayBatch> over = batches.stream().filter(WayBatch::isFinished).toList();
-            if (!over.isEmpty()) {
+            if (!over.isEmpty() && !way.isOfTrial()) {
                 mine.add(new Mine(
                         WayKey.of(way).text(),
                         way,
@@ -119,7 +119,7 @@ class NeighboursController {
         Map<List<String>, List<TechniqueFile.Counted>> counts = new LinkedHashMap<>();
         Map<List<String>, List<String>> steps = new LinkedHashMap<>();
         technique.record().ways().forEach((w, batches) -> {
-            if (way == null || way.contains(WayKey.of(w).text())) {
+            if (!w.isOfTrial() && (way == null || way.contains(WayKey.of(w).text()))) {
                 List<String> of = List.of(w.kind(), w.group(), w.method(), w.medium(), w.treatment());
                 batches.stream()
                         .filter(WayBatch::isFinished)

@@ -138,7 +138,11 @@ class Technique {
         Lines known = lines.get(of);
         if (known == null || known.record() != record) {
             Map<Way, WayLine.Done> ways = new LinkedHashMap<>();
-            record.ways().forEach((way, batches) -> ways.put(way, done(batches)));
+            record.ways().forEach((way, batches) -> {
+                if (!way.isOfTrial()) {
+                    ways.put(way, done(batches));
+                }
+            });
             known = new Lines(
                     record, ways, new ConcurrentHashMap<>(), known == null ? Map.of() : Map.copyOf(known.lines()));
             lines.put(of, known);

@@ -21,6 +21,7 @@ import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.TrialLayout;
 import garden.vivarium.core.compare.TrialReading;
 import garden.vivarium.core.compare.TrialSize;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
@@ -245,7 +246,7 @@ class Trials {
         String title = trial.view().asks().title();
         String asks = title.length() > MOST_SAID ? title.substring(0, MOST_SAID) + "…" : title;
         List<String> treatments = new ArrayList<>(protocol.technique().treatment());
-        treatments.add("trial: " + asks);
+        treatments.add(Way.TRIAL + asks);
         for (int t = 0; t < layout.trays().size(); t++) {
             int pieces = layout.pieces(t);
             BatchView batch = batches.make(NewBatch.by(protocol)

@@ -160,7 +160,8 @@ class SettlingRecord {
     @Transactional(readOnly = true)
     Settled settled() {
         List<Judged> all = judged(w -> true);
-        return new Settled(lines(all, Way::medium), lines(all, SettlingRecord::name));
+        List<Judged> byWay = all.stream().filter(j -> !j.way().isOfTrial()).toList();
+        return new Settled(lines(all, Way::medium), lines(byWay, SettlingRecord::name));
     }
 
     private List<Line> lines(List<Judged> all, Function<Way, String> by) {

@@ -39,7 +39,7 @@ import org.springframework.test.context.TestPropertySource;
 
 /** The door, tried from outside: who gets in, who waits, what is asked besides, and what stands in the book. */
 @OnDatabase
-// An application of its own: tests that bring their own tokens to forms change how the shared one keeps them.
+// An application of its own: much is asked of it at once, and others would wait.
 @TestPropertySource(properties = "vivarium.tests=door")
 class DoorTest {
 

@@ -44,7 +44,7 @@ import org.springframework.test.context.TestPropertySource;
  * does, which counts once; then each a form of their own, of which none may break. Some here, every one by the bench.
  */
 @OnDatabase
-// An application of its own: tests that bring their own tokens to forms change how the shared one keeps them.
+// An application of its own: much is asked of it at once, and others would wait.
 @TestPropertySource(properties = "vivarium.tests=door")
 class EveryFormTest {
 

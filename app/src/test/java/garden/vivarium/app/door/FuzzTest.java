@@ -20,7 +20,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 
 /** No request breaks the application, whatever is in it. Some hundreds here, each address once and more; 20,000 by the bench. */
 @OnDatabase
-// An application of its own: tests that bring their own tokens to forms change how the shared one keeps them.
+// An application of its own: much is asked of it at once, and others would wait.
 @TestPropertySource(properties = "vivarium.tests=door")
 class FuzzTest {
 

@@ -1,8 +1,8 @@
 package garden.vivarium.app.people;
 
+import static garden.vivarium.app.platform.FormToken.csrf;
+import static garden.vivarium.app.platform.FormToken.signIn;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestBuilders.formLogin;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
@@ -74,10 +74,7 @@ class StaffTest {
 
     private boolean getsIn(String signIn, String password) throws Exception {
         return "/round"
-                .equals(pages.perform(formLogin("/sign-in")
-                                .userParameter("signIn")
-                                .user(signIn)
-                                .password(password))
+                .equals(pages.perform(signIn(signIn, password))
                         .andReturn()
                         .getResponse()
                         .getRedirectedUrl());

@@ -1,8 +1,8 @@
 package garden.vivarium.app.platform;
 
+import static garden.vivarium.app.platform.FormToken.csrf;
+import static garden.vivarium.app.platform.FormToken.signIn;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestBuilders.formLogin;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
@@ -131,26 +131,14 @@ class SecurityTest {
     @Test
     void guessingIsSlowedDownAndTheRightPasswordWaitsToo() throws Exception {
         for (int i = 0; i < 5; i++) {
-            pages.perform(formLogin("/sign-in")
-                            .userParameter("signIn")
-                            .user(nursery.signIn())
-                            .password("guess " + i))
-                    .andExpect(redirectedUrl("/sign-in?wrong"));
+            pages.perform(signIn(nursery.signIn(), "guess " + i)).andExpect(redirectedUrl("/sign-in?wrong"));
         }
-        pages.perform(formLogin("/sign-in")
-                        .userParameter("signIn")
-                        .user(nursery.signIn())
-                        .password(Nurseries.PASSWORD))
-                .andExpect(redirectedUrl("/sign-in?wait"));
+        pages.perform(signIn(nursery.signIn(), Nurseries.PASSWORD)).andExpect(redirectedUrl("/sign-in?wait"));
 
         database.sql("delete from sign_in_attempt where who = ?")
                 .param("name:" + nursery.signIn())
                 .update();
-        pages.perform(formLogin("/sign-in")
-                        .userParameter("signIn")
-                        .user(nursery.signIn())
-                        .password(Nurseries.PASSWORD))
-                .andExpect(redirectedUrl("/round"));
+        pages.perform(signIn(nursery.signIn(), Nurseries.PASSWORD)).andExpect(redirectedUrl("/round"));
     }
 
     @Test

@@ -95,7 +95,7 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.press("form[action$='/usual'] button");
         browser.untilText("main .said", "perlite is the usual way");
         browser.open("/technique/trials");
-        assertThat(browser.text("#trials li"))
+        assertThat(browser.text("#trials"))
                 .contains("perlite or sharp sand Fuchsia", "perlite gives more", "27 of each in 2 trays, read on");
         browser.size(390, 844, true);
         assertThat(browser.width()).isEqualTo(390);
@@ -103,6 +103,7 @@ class TrialInTheBrowserTest extends AtThePages {
         browser.size(1280, 800, false);
         browser.open("/technique");
         assertThat(browser.text("section[aria-labelledby=usual]")).contains("perlite for Fuchsia");
+        assertThat(browser.text("main")).as("both in one tray are no way").doesNotContain("trial: ");
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -224,11 +225,11 @@ class TrialInTheBrowserTest extends AtThePages {
         assertThat(browser.count("form[action$='/drop']")).isZero();
         String trial = browser.path();
         browser.open("/technique/trials");
-        assertThat(browser.text("#trials li")).contains("Runs since");
+        assertThat(browser.text("#trials")).contains("Runs since");
         browser.open(trial);
         browser.texts(".trial-tray h2 a").forEach(code -> in(() -> corrections.withdraw(code, "never stuck")));
         browser.open("/technique/trials");
-        assertThat(browser.text("#trials li")).contains("All its trays were withdrawn");
+        assertThat(browser.text("#trials")).contains("All its trays were withdrawn");
         browser.open(trial);
         browser.press("form[action$='/drop'] button");
         browser.untilText("main .said", "The trial is dropped");

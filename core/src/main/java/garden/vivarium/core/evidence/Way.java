@@ -21,6 +21,9 @@ import java.util.stream.Collectors;
 public record Way(
         String plant, String kind, String group, String method, String medium, String treatment, Optional<Own> own) {
 
+    /** How the part of a treatment begins that says which ways stand beside each other in the trays of a trial. */
+    public static final String TRIAL = "trial: ";
+
     /** A way of a plant. */
     public static Way of(Grown plant, String method, String medium, String treatment, Optional<Own> own) {
         return new Way(plant.plant(), plant.kind(), plant.group(), method, medium, treatment, own);
@@ -55,6 +58,13 @@ public record Way(
         public String words() {
             return "as %s version %d".formatted(ProtocolKey.name(protocol), version);
         }
+    }
+
+    /** Whether several ways stand in its trays: it is none to be set beside others, and is read by its trial. */
+    public boolean isOfTrial() {
+        return treatment.contains(TRIAL)
+                && Arrays.stream(treatment.split(";"))
+                        .anyMatch(part -> part.strip().startsWith(TRIAL));
     }
 
     /** One way of writing a treatment: lower case, parts in order, joined by semicolons. */

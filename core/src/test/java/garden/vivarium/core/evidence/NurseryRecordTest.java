@@ -339,6 +339,17 @@ class NurseryRecordTest {
         assertThat(WAY.words()).isEqualTo("tip cutting in water");
     }
 
+    @Test
+    void whatStandsInATrialIsNoWayToBeSetBesideOthers() {
+        assertThat(WAY.isOfTrial()).isFalse();
+        assertThat(done("hormone 0.3%; trial: water or coir").isOfTrial()).isTrue();
+        assertThat(done("rinsed after industrial: steam").isOfTrial()).isFalse();
+    }
+
+    private static Way done(String treatment) {
+        return new Way(WAY.plant(), WAY.group(), WAY.method(), WAY.medium(), Way.treatment(treatment));
+    }
+
     private static WayBatch finished(Way way, int kept, int of) {
         return WayBatch.of(
                 way,
