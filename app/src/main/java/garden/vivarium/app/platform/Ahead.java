@@ -4,8 +4,9 @@ import jakarta.annotation.PreDestroy;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -22,9 +23,12 @@ public class Ahead {
     /** With so much waiting, pages are as likely to come to it first. */
     private static final int MOST_WAITING = 50;
 
+    /** The page that answers comes first, and one that follows at once does its own part; what is told meanwhile is reckoned with it. */
+    private static final long A_WHILE_MS = 150;
+
     private final CurrentNursery nursery;
     private final Set<Work> waiting = ConcurrentHashMap.newKeySet();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(work -> {
+    private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread made = new Thread(work, "ahead");
         made.setDaemon(true);
         return made;
@@ -49,7 +53,8 @@ public class Ahead {
     public void soon(UUID of, String what, Runnable work) {
         Work asked = new Work(of, what);
         if (waiting.size() < MOST_WAITING && waiting.add(asked)) {
-            thread.execute(() -> run(asked, work));
+            // Nobody waits for it; what fails is said where it runs.
+            var unused = thread.schedule(() -> run(asked, work), A_WHILE_MS, TimeUnit.MILLISECONDS);
         }
     }
 
