@@ -19,6 +19,11 @@ final class Table {
         System.out.printf(Locale.ROOT, "%ntrust: %s, %,d lives a cell%n", name, lives);
     }
 
+    /** What a cell is called, with a point in its numbers wherever it is run. */
+    static String cell(String format, Object... of) {
+        return String.format(Locale.ROOT, format, of);
+    }
+
     /** Numbers of one life, each averaged over the cell. */
     interface OfLife {
         double[] of(RandomDataGenerator random);

@@ -89,14 +89,14 @@ class TrustBench {
                 for (int g = 0; g < 3; g++) {
                     double truth = GUIDE_RATE + off[g];
                     Table.Cell c = t.run(seed(1, own * 10 + g, rho), random -> rateLife(truth, rho, own, 10, random));
-                    String cell = "rho %.2f, %2d own, guide off by %+.2f".formatted(rho, own, -off[g]);
+                    String cell = Table.cell("rho %.2f, %2d own, guide off by %+.2f", rho, own, 0 - off[g]);
                     t.share(cell, "covers", c.mean()[0], c.error()[0], 85, 99);
                     t.share(cell, "delivers", c.mean()[1], c.error()[1], 82, 100);
                     delivered += c.mean()[1] / 3;
                     error += c.error()[1] * c.error()[1] / 9;
                 }
                 t.share(
-                        "rho %.2f, %2d own, over the guides".formatted(rho, own),
+                        Table.cell("rho %.2f, %2d own, over the guides", rho, own),
                         "delivers",
                         delivered,
                         Math.sqrt(error),
@@ -107,7 +107,7 @@ class TrustBench {
         for (int own : FULL ? new int[] {1, 3, 8} : new int[] {3}) {
             for (double off : FULL ? new double[] {0, -0.15, 0.15} : new double[] {-0.15}) {
                 Table.Cell c = t.run(seed(2, own, off), random -> rateLife(GUIDE_RATE + off, 0.08, own, 2, random));
-                String cell = "young nursery, %2d own, guide off by %+.2f".formatted(own, -off);
+                String cell = Table.cell("young nursery, %2d own, guide off by %+.2f", own, 0 - off);
                 t.share(cell, "covers", c.mean()[0], c.error()[0], 78, 100);
                 t.share(cell, "delivers", c.mean()[1], c.error()[1], 75, 100);
             }
@@ -185,8 +185,9 @@ class TrustBench {
                         Table.Cell c = t.run(
                                 seed(4, mix[0] * 10 + mix[1], rate + day + shown),
                                 random -> runningLife(truth, mix[0], mix[1], day, 1, false, random));
-                        String cell = "rate %.1f, %d finished and %d running on day %d, shown %.1f"
-                                .formatted(rate, mix[0], mix[1], day, shown);
+                        String cell = Table.cell(
+                                "rate %.1f, %d finished and %d running on day %d, shown %.1f",
+                                rate, mix[0], mix[1], day, shown);
                         if (shown == 0.5) {
                             t.near(cell, "mean", c.mean()[0], c.error()[0], rate, 0.03);
                         }
@@ -205,7 +206,7 @@ class TrustBench {
             Table.Cell partial =
                     t.run(seed(5, 1, rate), random -> runningLife(USUAL.withRate(rate), 2, 2, 24, 0.6, false, random));
             t.share(
-                    "rate %.1f, looks at six in ten pieces".formatted(rate),
+                    Table.cell("rate %.1f, looks at six in ten pieces", rate),
                     "covers",
                     partial.mean()[1],
                     partial.error()[1],
@@ -214,7 +215,7 @@ class TrustBench {
             Table.Cell above =
                     t.run(seed(6, 1, rate), random -> runningLife(USUAL.withRate(rate), 2, 2, 24, 1, true, random));
             t.share(
-                    "rate %.1f, the last look from above".formatted(rate),
+                    Table.cell("rate %.1f, the last look from above", rate),
                     "covers",
                     above.mean()[1],
                     above.error()[1],
@@ -277,7 +278,7 @@ class TrustBench {
                         return new double[] {said[0] - drawn, said[1]};
                     });
                     String cell =
-                            "guide %.1f, %d finished and %d running on day %d".formatted(rate, mix[0], mix[1], day);
+                            Table.cell("guide %.1f, %d finished and %d running on day %d", rate, mix[0], mix[1], day);
                     t.near(cell, "off by", c.mean()[0], c.error()[0], 0, 0.03);
                     t.share(cell, "covers", c.mean()[1], c.error()[1], 86, 97);
                 }
@@ -309,13 +310,13 @@ class TrustBench {
                         double came = c.mean()[2] / asked;
                         double error = Math.sqrt(came * (1 - came) / (asked * LIVES));
                         t.share(
-                                "%d finished, shown %.1f %s, look on day %d (said %.1f)"
-                                        .formatted(
-                                                finished,
-                                                shown,
-                                                shows.name().toLowerCase(Locale.ROOT),
-                                                day,
-                                                100 * c.mean()[1] / asked),
+                                Table.cell(
+                                        "%d finished, shown %.1f %s, look on day %d (said %.1f)",
+                                        finished,
+                                        shown,
+                                        shows.name().toLowerCase(Locale.ROOT),
+                                        day,
+                                        100 * c.mean()[1] / asked),
                                 "kept",
                                 came,
                                 error,
@@ -363,7 +364,7 @@ class TrustBench {
                 Table.Cell c =
                         t.run(seed(8, number * 10 + finished, 0), random -> plannedLife(number, finished, random));
                 t.share(
-                        "%d planned batches, %d finished".formatted(number, finished),
+                        Table.cell("%d planned batches, %d finished", number, finished),
                         "kept",
                         c.mean()[0],
                         c.error()[0],
@@ -374,7 +375,7 @@ class TrustBench {
         for (int finished : FULL ? new int[] {0, 2, 8} : new int[] {0, 8}) {
             Table.Cell c = t.run(seed(9, finished, 0), random -> threeRunning(finished, random));
             t.share(
-                    "three running batches, %d finished".formatted(finished),
+                    Table.cell("three running batches, %d finished", finished),
                     "kept",
                     c.mean()[0],
                     c.error()[0],
@@ -460,7 +461,7 @@ class TrustBench {
                     Table.Cell c =
                             t.run(seed(10, batches, tau + factor), random -> timeLife(tau, factor, batches, random));
                     t.share(
-                            "tau %.2f, %.2f times the guide's days, %d own batches".formatted(tau, factor, batches),
+                            Table.cell("tau %.2f, %.2f times the guide's days, %d own batches", tau, factor, batches),
                             "delivers",
                             c.mean()[0],
                             c.error()[0],
@@ -504,8 +505,9 @@ class TrustBench {
                             seed(11, mix[0] * 10 + mix[1] + (running ? 500 : 0), factor),
                             random -> seasonLife(factor, mix[0], mix[1], running, winter, random));
                     t.share(
-                            "true factor %.2f, %d in season, %d out of it%s"
-                                    .formatted(factor, mix[0], mix[1], running ? ", two of them running" : ""),
+                            Table.cell(
+                                    "true factor %.2f, %d in season, %d out of it%s",
+                                    factor, mix[0], mix[1], running ? ", two of them running" : ""),
                             "covers",
                             c.mean()[0],
                             c.error()[0],
@@ -548,12 +550,12 @@ class TrustBench {
             }
             Life.TrueBatch usual = new Life.TrueBatch(GUIDE, GUIDE_RATE, 0.08, 0, tau, 0.5, Life.Shows.AS_READY);
             Table.Cell none = t.run(seed(12, i, 0), random -> alarmLife(usual, usual, random));
-            t.share("tau %.2f, as usual".formatted(tau), "alarms", none.mean()[0], none.error()[0], 0, 5);
+            t.share(Table.cell("tau %.2f, as usual", tau), "alarms", none.mean()[0], none.error()[0], 0, 5);
             Table.Cell half = t.run(seed(13, i, 0), random -> alarmLife(usual, usual.withRate(GUIDE_RATE / 2), random));
-            t.share("tau %.2f, rate halved".formatted(tau), "alarms", half.mean()[0], half.error()[0], 50, 100);
+            t.share(Table.cell("tau %.2f, rate halved", tau), "alarms", half.mean()[0], half.error()[0], 50, 100);
             Table.Cell slow = t.run(seed(14, i, 0), random -> alarmLife(usual, usual.slowerBy(Math.log(1.3)), random));
             t.share(
-                    "tau %.2f, 30%% slower".formatted(tau),
+                    Table.cell("tau %.2f, 30%% slower", tau),
                     "alarms",
                     slow.mean()[0],
                     slow.error()[0],
@@ -606,7 +608,7 @@ class TrustBench {
             Table.Cell c = t.run(seed(15, day, 0), random -> everLife(day, random));
             double said = c.mean()[0] / c.mean()[2];
             double came = c.mean()[1] / c.mean()[2];
-            t.near("on day %d, said %.3f".formatted(day, said), "came", came, c.error()[1] / c.mean()[2], said, 0.03);
+            t.near(Table.cell("on day %d, said %.3f", day, said), "came", came, c.error()[1] / c.mean()[2], said, 0.03);
         }
     }
 
@@ -637,7 +639,7 @@ class TrustBench {
                 return new double[] {by.atLeast(20), life.readyBy(due) >= 20 ? 1 : 0};
             });
             t.near(
-                    "20 of 40 by day %d, told %.3f".formatted(due, c.mean()[0]),
+                    Table.cell("20 of 40 by day %d, told %.3f", due, c.mean()[0]),
                     "was",
                     c.mean()[1],
                     c.error()[1],
@@ -652,7 +654,7 @@ class TrustBench {
         for (double truth : new double[] {0.75, 0.9}) {
             for (int own : new int[] {2, 8}) {
                 Table.Cell c = t.run(seed(17, own, truth), random -> shareLife(truth, own, random));
-                String cell = "true %.2f, guide 0.90, %d own batches".formatted(truth, own);
+                String cell = Table.cell("true %.2f, guide 0.90, %d own batches", truth, own);
                 t.share(cell + ", callus", "covers", c.mean()[0], c.error()[0], 80, 100);
                 t.share(cell + ", settling", "covers", c.mean()[1], c.error()[1], 80, 100);
             }

@@ -49,7 +49,7 @@ class TrustComparisons {
                             v == Comparison.Verdict.FIRST ? 1 : 0, v == Comparison.Verdict.SECOND ? 1 : 0
                         };
                     });
-                    String cell = "%d batches an arm, rate %.1f, %d plants".formatted(batches, rate, plants);
+                    String cell = Table.cell("%d batches an arm, rate %.1f, %d plants", batches, rate, plants);
                     t.share(cell, "first", c.mean()[0], c.error()[0], 0, 5);
                     t.share(cell, "second", c.mean()[1], c.error()[1], 0, 5);
                 }
@@ -64,7 +64,7 @@ class TrustComparisons {
         for (int each : new int[] {3, 4, 8}) {
             Table.Cell none = t.run(SEED + each, random -> new double[] {sentences(each, 0.7, 0.7, random)});
             t.share(
-                    "nothing differs, %d batches a cell of 12".formatted(each),
+                    Table.cell("nothing differs, %d batches a cell of 12", each),
                     "said",
                     none.mean()[0],
                     none.error()[0],
@@ -72,7 +72,7 @@ class TrustComparisons {
                     5);
             Table.Cell some = t.run(SEED + 50 + each, random -> new double[] {sentences(each, 0.85, 0.55, random)});
             t.share(
-                    "a medium gives 85 and not 55, %d batches a cell".formatted(each),
+                    Table.cell("a medium gives 85 and not 55, %d batches a cell", each),
                     "said",
                     some.mean()[0],
                     some.error()[0],
@@ -116,7 +116,7 @@ class TrustComparisons {
             int size = TrialSize.within(rates[0], rates[1]).pieces();
             Table.Cell told = t.run(SEED + size, random -> new double[] {read(rates[0], rates[1], size, random)});
             t.share(
-                    "%.2f against %.2f, %d pieces an arm".formatted(rates[0], rates[1], size),
+                    Table.cell("%.2f against %.2f, %d pieces an arm", rates[0], rates[1], size),
                     "told",
                     told.mean()[0],
                     told.error()[0],
@@ -124,7 +124,7 @@ class TrustComparisons {
                     100);
             Table.Cell none = t.run(SEED + 7L * size, random -> new double[] {read(rates[1], rates[1], size, random)});
             t.share(
-                    "both %.2f, %d pieces an arm".formatted(rates[1], size),
+                    Table.cell("both %.2f, %d pieces an arm", rates[1], size),
                     "told",
                     none.mean()[0],
                     none.error()[0],
@@ -148,7 +148,7 @@ class TrustComparisons {
                 return new double[] {v == TrialReading.Verdict.BEST || v == TrialReading.Verdict.SOME ? 1 : 0};
             });
             t.share(
-                    "%d arms, all 0.70, %d pieces an arm".formatted(arms, size),
+                    Table.cell("%d arms, all 0.70, %d pieces an arm", arms, size),
                     "any told",
                     none.mean()[0],
                     none.error()[0],
@@ -161,7 +161,7 @@ class TrustComparisons {
                 boolean told = r.pairs().stream().anyMatch(p -> p.first() == 0 && p.second() == 1 && p.isTold());
                 return new double[] {told ? 1 : 0, r.best().orElse(-1) == 1 ? 1 : 0, wrong ? 1 : 0};
             });
-            String cell = "%d arms, one 0.90, others 0.70, %d pieces an arm".formatted(arms, size);
+            String cell = Table.cell("%d arms, one 0.90, others 0.70, %d pieces an arm", arms, size);
             t.share(cell, "told from the first", some.mean()[0], some.error()[0], 72, 100);
             t.share(cell, "named best", some.mean()[1], some.error()[1], 0, 100);
             t.share(cell, "told wrong", some.mean()[2], some.error()[2], 0, 5);

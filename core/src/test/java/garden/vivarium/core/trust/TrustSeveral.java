@@ -105,7 +105,7 @@ class TrustSeveral {
                     }
                     return new double[] {medium, covered};
                 });
-                String cell = "%d batches, season %.1f in log-odds".formatted(8 * each, season);
+                String cell = Table.cell("%d batches, season %.1f in log-odds", 8 * each, season);
                 t.share(cell, "the medium told, which does nothing", c.mean()[0], c.error()[0], 0, 5);
                 t.share(cell, "the season covered", c.mean()[1], c.error()[1], 86, 97);
             }
@@ -138,7 +138,7 @@ class TrustSeveral {
                     };
                 });
                 t.share(
-                        "%d batches, %s".formatted(batches, bends == 0 ? "nothing there" : "a peak"),
+                        Table.cell("%d batches, %s", batches, bends == 0 ? "nothing there" : "a peak"),
                         "told",
                         c.mean()[0],
                         c.error()[0],
@@ -168,7 +168,7 @@ class TrustSeveral {
                         clock.low() <= -aDegree && -aDegree <= clock.high() ? 1 : 0, clock.isFitToPlanBy() ? 1 : 0
                     };
                 });
-                String cell = "%d batches, %.2f a degree".formatted(batches, aDegree);
+                String cell = Table.cell("%d batches, %.2f a degree", batches, aDegree);
                 t.share(cell, "covered", c.mean()[0], c.error()[0], 87, 93);
                 t.share(cell, "planned by", c.mean()[1], c.error()[1], 0, aDegree == 0 ? 5 : 100);
             }
@@ -274,7 +274,7 @@ class TrustSeveral {
                 }
                 return new double[] {Outbreaks.of(losses, looks).isEmpty() ? 0 : 1};
             });
-            t.share("%d batches, none there".formatted(batches), "told", c.mean()[0], c.error()[0], 0, 5);
+            t.share(Table.cell("%d batches, none there", batches), "told", c.mean()[0], c.error()[0], 0, 5);
         }
         t.close();
     }
