@@ -38,7 +38,8 @@ public final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(15);
     private static final Duration BETWEEN_ASKING = Duration.ofMillis(40);
 
-    private static final Path SHELL = Path.of("/usr/bin/chromium-headless-shell");
+    /** Not the script of that name in /usr/bin: ended, it would leave the browser behind. */
+    private static final Path SHELL = Path.of("/usr/lib/chromium/chromium-headless-shell");
 
     /** Browsers that were closed and have forgotten everything: starting one takes seconds. */
     private static final Deque<ChromeDriver> IDLE = new ConcurrentLinkedDeque<>();
