@@ -88,6 +88,7 @@ class PlaceAirs {
 
     private List<PlaceAir> all(Map<UUID, List<BatchView>> standing, Map<UUID, List<HourView>> weeks, Wanting wanting) {
         Map<UUID, Reading> last = record.last();
+        Optional<Double> latitude = record.latitude();
         Instant yesterday = from(1);
         return stock.places().stream()
                 .map(p -> {
@@ -107,7 +108,8 @@ class PlaceAirs {
                                     Optional.ofNullable(last.get(p.id())),
                                     Map.of()),
                             standing.getOrDefault(p.id(), List.of()),
-                            wanting);
+                            wanting,
+                            latitude);
                 })
                 .toList();
     }
@@ -161,7 +163,8 @@ class PlaceAirs {
                         record.last(place),
                         tallies(ofWholeDays(lit(since(asked, from(DAYS_LIT)))))),
                 batches,
-                wanting);
+                wanting,
+                record.latitude());
     }
 
     /** All hours of one place over so many days. */
@@ -270,7 +273,7 @@ class PlaceAirs {
         return standing;
     }
 
-    private PlaceAir air(Read read, List<BatchView> batches, Wanting wanting) {
+    private PlaceAir air(Read read, List<BatchView> batches, Wanting wanting, Optional<Double> latitude) {
         List<AirWatch.Hour> week = read.week().stream().map(HourView::hour).toList();
         List<PlaceAir.Wants> wants =
                 batches.stream().map(b -> wants(b, read, wanting)).toList();
@@ -286,7 +289,7 @@ class PlaceAirs {
                 read.last(),
                 wants,
                 alarm,
-                nights.of(batches),
+                nights.of(batches, latitude),
                 light(ofWholeDays(lit(read.week()))));
     }
 

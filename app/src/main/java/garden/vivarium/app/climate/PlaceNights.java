@@ -46,9 +46,8 @@ class PlaceNights {
         return List.copyOf(found.values());
     }
 
-    /** Which of some batches answer to the nights of these days. */
-    List<PlaceAir.Night> of(List<BatchView> batches) {
-        Optional<Double> latitude = record.latitude();
+    /** Which of some batches answer to the nights of these days, so far north. */
+    List<PlaceAir.Night> of(List<BatchView> batches, Optional<Double> latitude) {
         LocalDate day = today.date();
         if (latitude.isEmpty()) {
             return List.of();

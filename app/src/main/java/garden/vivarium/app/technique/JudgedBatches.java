@@ -1,6 +1,6 @@
 package garden.vivarium.app.technique;
 
-import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchChanges;
 import garden.vivarium.app.batch.BatchFacts;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
@@ -36,7 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 class JudgedBatches {
 
     private final Evidence evidence;
-    private final BatchBook book;
+    private final BatchChanges changes;
     private final Stock stock;
     private final GuideLookup guide;
     private final People people;
@@ -44,16 +44,22 @@ class JudgedBatches {
     private final Map<UUID, Held> held = new ConcurrentHashMap<>();
 
     JudgedBatches(
-            Evidence evidence, BatchBook book, Stock stock, GuideLookup guide, People people, CurrentNursery nursery) {
+            Evidence evidence,
+            BatchChanges changes,
+            Stock stock,
+            GuideLookup guide,
+            People people,
+            CurrentNursery nursery) {
         this.evidence = evidence;
-        this.book = book;
+        this.changes = changes;
         this.stock = stock;
         this.guide = guide;
         this.people = people;
         this.nursery = nursery;
     }
 
-    private record Held(NurseryRecord record, BatchBook.Done done, Map<UUID, Made> made, List<FinishedBatch> batches) {}
+    private record Held(
+            NurseryRecord record, BatchChanges.Done done, Map<UUID, Made> made, List<FinishedBatch> batches) {}
 
     /** A batch, and what it was made of: as long as that stands, so does it. */
     private record Made(BatchFacts facts, WayBatch told, FinishedBatch batch) {}
@@ -63,7 +69,7 @@ class JudgedBatches {
     List<FinishedBatch> all() {
         UUID id = nursery.required();
         Held before = held.get(id);
-        BatchBook.Done done = book.done(before == null ? BatchBook.Done.NOTHING : before.done());
+        BatchChanges.Done done = changes.done(before == null ? BatchChanges.Done.NOTHING : before.done());
         NurseryRecord record = evidence.record();
         if (before != null && before.record() == record && before.done().batches() == done.batches()) {
             return before.batches();

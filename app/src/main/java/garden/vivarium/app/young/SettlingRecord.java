@@ -1,6 +1,7 @@
 package garden.vivarium.app.young;
 
 import garden.vivarium.app.batch.BatchBook;
+import garden.vivarium.app.batch.BatchChanges;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
@@ -37,6 +38,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 class SettlingRecord {
 
     private final BatchBook batches;
+    private final BatchChanges changes;
     private final YoungLookRepository looks;
     private final YoungMarkRepository marks;
     private final Evidence evidence;
@@ -46,12 +48,14 @@ class SettlingRecord {
 
     SettlingRecord(
             BatchBook batches,
+            BatchChanges changes,
             YoungLookRepository looks,
             YoungMarkRepository marks,
             Evidence evidence,
             GuideLookup lookup,
             CurrentNursery nursery) {
         this.batches = batches;
+        this.changes = changes;
         this.looks = looks;
         this.marks = marks;
         this.evidence = evidence;
@@ -60,9 +64,9 @@ class SettlingRecord {
     }
 
     /** What was read last of a nursery: its moves by batch, and how often each batch had been changed by then. */
-    private record Held(BatchBook.Gave gave, Map<UUID, List<Move>> moves) {
+    private record Held(BatchChanges.Gave gave, Map<UUID, List<Move>> moves) {
 
-        static final Held NOTHING = new Held(BatchBook.Gave.NOTHING, Map.of());
+        static final Held NOTHING = new Held(BatchChanges.Gave.NOTHING, Map.of());
     }
 
     /**
@@ -203,7 +207,7 @@ class SettlingRecord {
     private Map<UUID, List<Move>> moves() {
         UUID of = nursery.required();
         Held before = held.getOrDefault(of, Held.NOTHING);
-        BatchBook.Gave gave = batches.gave(before.gave());
+        BatchChanges.Gave gave = changes.gave(before.gave());
         Map<UUID, List<Move>> moves =
                 gave.changes() == before.gave().changes() ? before.moves() : after(before, gave.changes());
         if (TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
@@ -212,10 +216,10 @@ class SettlingRecord {
         return moves;
     }
 
-    private Map<UUID, List<Move>> after(Held before, Map<UUID, Integer> changes) {
+    private Map<UUID, List<Move>> after(Held before, Map<UUID, Integer> numbers) {
         Map<UUID, List<Move>> now = new HashMap<>();
         Set<UUID> fresh = new HashSet<>();
-        changes.forEach((batch, number) -> {
+        numbers.forEach((batch, number) -> {
             if (!number.equals(before.gave().changes().get(batch))) {
                 fresh.add(batch);
             } else if (before.moves().containsKey(batch)) {
