@@ -2,8 +2,9 @@ import assert from "node:assert/strict";
 import { afterEach, beforeEach, test } from "node:test";
 import { bench, load } from "./here.js";
 
-const { Draft, settle } = await load("bench/draft.js");
-const { put, send, waiting } = await load("bench/outbox.js");
+const { Draft, settle, takeUp } = await load("bench/draft.js");
+const { put, refusedOf, send, waiting } = await load("bench/outbox.js");
+const { sendPhotos } = await load("bench/photos.js");
 const store = await load("bench/store.js");
 
 const WREN = "cold-slipway/wren";
@@ -12,14 +13,19 @@ const realFetch = globalThis.fetch;
 let sent;
 
 /** A server that answers so, with this person signed in. */
-function server(owner, status, body = {}) {
+function server(owner, status, body = {}, named = true) {
   sent = [];
   globalThis.fetch = async (address, options) => {
     if (address === "/session/token") {
       return Response.json({ header: "X-CSRF-TOKEN", token: "t", owner });
     }
-    sent.push({ address, owner: options.headers["Vivarium-Owner"], body: JSON.parse(options.body) });
-    return Response.json(body, { status });
+    const photo = options.body instanceof FormData;
+    const sentBody = photo ? Object.fromEntries(options.body) : JSON.parse(options.body);
+    sent.push({ address, owner: options.headers["Vivarium-Owner"], body: sentBody });
+    if (typeof body === "string") {
+      return new Response(body, { status });
+    }
+    return Response.json(named ? { id: sentBody.clientId, kept: status === 200, ...body } : body, { status });
   };
 }
 
@@ -104,14 +110,60 @@ test("on a shared tablet nobody sends or sees what is another's", async () => {
   assert.equal((await waiting(WREN)).length, 1);
 });
 
-test("what the server refuses for good waits no longer; what it may take later does", async () => {
-  for (const [status, outcome, stays] of [[422, "refused", 0], [404, "refused", 0], [409, "clash", 1], [500, "unsent", 1], [403, "unsent", 1]]) {
+test("what the server refuses by name is put aside with its words, to be mended; what it may take later waits on", async () => {
+  for (const [status, outcome, stays] of [[422, "refused", 0], [404, "refused", 0], [400, "refused", 0], [409, "clash", 1], [500, "unsent", 1], [403, "unsent", 1], [507, "unsent", 1]]) {
     await store.close();
     const item = await saved(`${WREN}/${status}`);
     server(item.owner, status, { message: "said" });
     assert.equal((await send(item)).outcome, outcome, String(status));
     assert.equal((await waiting(item.owner)).length, stays, String(status));
+    assert.equal((await store.checksOf(item.owner)).length, 1, "nothing is thrown away but by its person");
+    assert.deepEqual((await refusedOf(item.owner)).map((r) => r.refused), stays === 0 ? ["said"] : []);
   }
+});
+
+test("an answer that does not name the check settles nothing, whatever its status", async () => {
+  const others = [
+    [200, ""], [200, "<html>Sign in</html>"], [200, { kept: true, changes: 4 }], [200, { id: "another", kept: true, changes: 4 }],
+    [422, { message: "said" }], [404, "no such page"], [400, { id: "another", message: "said" }], [409, { changes: 9 }],
+  ];
+  for (const [status, body] of others) {
+    await store.close();
+    const item = await saved(`${WREN}/${status}/${JSON.stringify(body).length}`);
+    server(item.owner, status, body, false);
+    assert.equal((await send(item)).outcome, "unsent", `${status} ${JSON.stringify(body)}`);
+    assert.equal((await waiting(item.owner)).length, 1);
+  }
+  const item = await saved(`${WREN}/notyet`);
+  server(item.owner, 200, { kept: false });
+  assert.equal((await send(item)).outcome, "unsent", "named, and not said to be kept");
+});
+
+test("a refused check is taken up again as it was typed", async () => {
+  const item = await saved(WREN);
+  const { clientId } = item.check;
+  await store.removeDraft(clientId);
+  await takeUp(item);
+  const again = await Draft.open(bench(), WREN);
+  assert.equal(again.takenUp, true);
+  assert.equal(again.values.clientId, clientId);
+  assert.deepEqual(again.body(), item.check);
+});
+
+test("photographs are let go only by name too, and refused ones are put aside", async () => {
+  const photo = { clientId: "p1", owner: WREN, code: "26w47-B", takenOn: "2026-06-15", bytes: new ArrayBuffer(3) };
+  await store.putPhoto(photo);
+  server(WREN, 200, "");
+  assert.deepEqual(await sendPhotos(WREN), { waiting: 1, refused: null });
+  server(WREN, 404, "no such page");
+  assert.deepEqual(await sendPhotos(WREN), { waiting: 1, refused: null });
+  server(WREN, 422, { message: "too large" });
+  assert.match((await sendPhotos(WREN)).refused, /too large/);
+  assert.deepEqual((await store.photosOf(WREN)).map((p) => [p.clientId, p.aside, p.refused]), [["p1", true, "too large"]]);
+  await store.putPhoto({ ...photo, clientId: "p2" });
+  server(WREN, 200);
+  assert.deepEqual(await sendPhotos(WREN), { waiting: 0, refused: null });
+  assert.deepEqual((await store.photosOf(WREN)).map((p) => p.clientId), ["p1"]);
 });
 
 test("without a connection it is kept", async () => {

@@ -18,6 +18,15 @@ function bodyOf({ clientId, lookedOn, look, knownChanges, note, entries }) {
   return { clientId, lookedOn, look, knownChanges, note: (note ?? "").trim() || null, pieces };
 }
 
+/** Takes a check that was put aside up again as one that is typed, unless what was typed is still there. */
+export async function takeUp(item) {
+  const { clientId, lookedOn, look, knownChanges, note, pieces } = item.check;
+  if ((await stored(clientId)) === undefined) {
+    const entries = Object.fromEntries(pieces.map(({ piece, ...seen }) => [piece, seen]));
+    await putDraft(item.owner, item.code, { clientId, lookedOn, look, knownChanges, note: note ?? "", entries, at: 0 });
+  }
+}
+
 /**
  * The server has a check. Its draft is forgotten, unless more was typed since it was saved: that goes on as a check of its
  * own, neither lost nor sent unasked. Answers whether something goes on.

@@ -1,12 +1,19 @@
 // Sends checks that the server does not have yet. Each carries an id made here, so that sending twice counts once, and goes under
 // the name of the person who typed it or not at all.
-import { checksOf, putCheck, removeCheck } from "./store.js";
+import { checksOf, putAside, putCheck, removeCheck } from "./store.js";
+
+const REFUSALS = [400, 404, 422];
+const NO_ROOM = "The server’s disk is full; it is kept here and sent again once there is room.";
+const NOT_WELL = "The server is not well; it is kept here and sent again.";
 
 /** Checks of an owner that wait to be sent; those put aside wait for a press. */
 export const waiting = async (owner) => (await checksOf(owner)).filter((c) => !c.aside);
 
 export const put = (owner, code, check) => putCheck({ owner, code, check });
 export const remove = removeCheck;
+
+/** Checks of an owner that the server refused: to be mended or thrown away. */
+export const refusedOf = async (owner) => (await checksOf(owner)).filter((c) => c.refused);
 
 /** The session that sends, or null where nobody is signed in. */
 export async function token() {
@@ -47,26 +54,23 @@ export async function send(item) {
   }
 }
 
+/**
+ * What became of it. Only an answer that names this very check settles it: one that says it is kept, or one that refuses it. All else, an
+ * empty answer or somebody else's page, says nothing of it, and it stays and is sent again.
+ */
 async function read(answer, item) {
-  if (answer.ok) {
-    await remove(item.check.clientId);
-    return { outcome: "kept", ...(await answer.json()) };
+  const id = item.check.clientId;
+  const said = (await answer.json().catch(() => null)) ?? {};
+  if (said.id === id && answer.ok && said.kept === true) {
+    await remove(id);
+    return { outcome: "kept", changes: said.changes };
   }
-  const said = await answer.json().catch(() => ({ message: "The server could not take it." }));
-  if (answer.status === 409) {
-    return { outcome: "clash", ...said };
+  if (said.id === id && answer.status === 409) {
+    return { outcome: "clash", message: said.message, changes: said.changes };
   }
-  if (answer.status === 422 || answer.status === 400) {
-    await remove(item.check.clientId);
-    return { outcome: "refused", ...said };
+  if (said.id === id && REFUSALS.includes(answer.status)) {
+    await putAside(item, said.message);
+    return { outcome: "refused", message: said.message };
   }
-  if (answer.status === 404) {
-    // Of an installation that began anew: nobody here can ever take it.
-    await remove(item.check.clientId);
-    return { outcome: "refused", message: `There is no batch ${item.code} here.` };
-  }
-  if (answer.status === 507) {
-    return { outcome: "unsent", message: "The server’s disk is full; it is kept here and sent again once there is room." };
-  }
-  return { outcome: "unsent", message: "The server is not well; it is kept here and sent again." };
+  return { outcome: "unsent", message: answer.status === 507 ? NO_ROOM : NOT_WELL };
 }

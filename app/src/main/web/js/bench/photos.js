@@ -9,7 +9,7 @@ export async function keepPhoto(owner, code, takenOn, file) {
   if (picture === null) {
     return false;
   }
-  await putPhoto({ clientId: crypto.randomUUID(), owner, code, takenOn, bytes: await picture.arrayBuffer() });
+  await putPhoto({ aside: false, clientId: crypto.randomUUID(), owner, code, takenOn, bytes: await picture.arrayBuffer() });
   return true;
 }
 
@@ -26,28 +26,58 @@ async function post(item, session) {
   });
 }
 
+const REFUSALS = [400, 404, 413, 422];
+
+/** Photographs of an owner that wait to be sent. */
+export const waitingPhotos = async (owner) => (await photosOf(owner)).filter((p) => !p.aside);
+
+/**
+ * Sends one. Answers "kept", "refused" with the server's words, or "unsent". Only an answer that names this very photograph settles
+ * it; what the server refuses is put aside.
+ */
+async function sendOne(item, session) {
+  const answer = await post(item, session);
+  const said = (await answer.json().catch(() => null)) ?? {};
+  if (said.id === item.clientId && answer.ok && said.kept === true) {
+    await removePhoto(item.clientId);
+    return { outcome: "kept" };
+  }
+  if (said.id === item.clientId && REFUSALS.includes(answer.status)) {
+    await putPhoto({ ...item, aside: true, refused: said.message });
+    return { outcome: "refused", message: said.message };
+  }
+  return { outcome: "unsent" };
+}
+
+/** Sends one photograph by itself, one that was put aside too. */
+export async function sendPhoto(item) {
+  try {
+    const session = await token();
+    return session?.owner === item.owner ? await sendOne(item, session) : { outcome: "unsent" };
+  } catch {
+    return { outcome: "unsent" };
+  }
+}
+
 /**
  * Sends the photographs of an owner that wait, one after the other. Answers how many still wait and, where the server refused
- * one for good, its words.
+ * one, its words.
  */
 export async function sendPhotos(owner) {
   let refused = null;
   try {
-    const waiting = await photosOf(owner);
+    const waiting = await waitingPhotos(owner);
     const session = waiting.length > 0 ? await token() : null;
     if (session !== null && session.owner === owner) {
       for (const item of waiting) {
-        const answer = await post(item, session);
-        if (answer.ok) {
-          await removePhoto(item.clientId);
-        } else if (answer.status === 422 || answer.status === 404) {
-          await removePhoto(item.clientId);
-          refused = (await answer.json().catch(() => null))?.message ?? `The photograph of ${item.code} could not be kept.`;
+        const { outcome, message } = await sendOne(item, session);
+        if (outcome === "refused") {
+          refused = `${message} It is kept under “What waits in this browser”.`;
         }
       }
     }
   } catch {
     // No connection: they stay.
   }
-  return { waiting: (await photosOf(owner)).length, refused };
+  return { waiting: (await waitingPhotos(owner)).length, refused };
 }

@@ -55,7 +55,7 @@ export class Sending {
     if (answer.outcome === "kept") {
       await this.kept(item, answer);
     } else if (answer.outcome === "refused") {
-      this.say(`${answer.message} Nothing you typed is lost.`, true);
+      this.say(`${answer.message} Nothing you typed is lost: mend it here and save again.`, true);
     } else if (answer.outcome === "clash") {
       await this.showBothSides(item, answer);
     } else {

@@ -94,6 +94,11 @@ export async function removeCheck(clientId) {
   await (await db()).delete("checks", clientId);
 }
 
+/** The server will not have it as it is: it waits with the server's words for its person to mend it or throw it away. */
+export async function putAside(item, refused) {
+  await (await db()).put("checks", { ...item, aside: true, refused: refused || "It could not be taken as it is." });
+}
+
 /** Photographs of an owner that wait, the first taken first. */
 export async function photosOf(owner) {
   const found = await (await db()).getAllFromIndex("photos", "owner", owner);

@@ -1,7 +1,46 @@
-// The page that shows what waits in this browser: of which batch, since when, and what may be done with it.
-import { settle } from "./draft.js";
+// The page that shows what waits in this browser: of which batch, since when, what the server said, and what may be done with it.
+import { settle, takeUp } from "./draft.js";
 import { send } from "./outbox.js";
-import { checksOf, countOfOthers, putCheck, removeCheck } from "./store.js";
+import { sendPhoto } from "./photos.js";
+import { checksOf, countOfOthers, photosOf, putCheck, putPhoto, removeCheck, removePhoto } from "./store.js";
+
+const since = (item) =>
+  item.fromBefore
+    ? "kept by an earlier version, nobody knows for whom"
+    : `waits since ${new Date(item.since).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}`;
+
+const pageOf = (code) => `/batches/${encodeURIComponent(code)}`;
+
+/** How a check is told, sent, put aside, mended and dropped. */
+const ofCheck = (owner) => (item) => ({
+  verb: "Check",
+  what: `${item.check.pieces.length === 1 ? "1 piece" : `${item.check.pieces.length} pieces`}, looked at on ${item.check.lookedOn}`,
+  kept: `The check of ${item.code} is written down.`,
+  send: async () => {
+    const answer = await send(item);
+    if (answer.outcome === "kept") {
+      await settle(owner, item.check, answer.changes);
+    }
+    return answer;
+  },
+  putAside: () => putCheck({ ...item, aside: true }),
+  mend: async () => {
+    await takeUp(item);
+    window.location.assign(`${pageOf(item.code)}/check`);
+  },
+  drop: () => removeCheck(item.check.clientId),
+});
+
+/** The same of a photograph, which cannot be mended. */
+const ofPhoto = (item) => ({
+  verb: "Photograph",
+  what: `taken on ${item.takenOn}`,
+  kept: `The photograph of ${item.code} is kept.`,
+  send: async () => ({ message: "There is no connection, or the server is not well; it stays here.", ...(await sendPhoto(item)) }),
+  putAside: () => putPhoto({ ...item, aside: true }),
+  mend: null,
+  drop: () => removePhoto(item.clientId),
+});
 
 export async function start(root) {
   const owner = document.body.dataset.owner;
@@ -9,41 +48,37 @@ export async function start(root) {
   const row = root.querySelector("template").content;
 
   const show = async () => {
-    const checks = await checksOf(owner);
-    list.replaceChildren(...checks.map(drawn));
-    root.querySelector("[data-none]").hidden = checks.length > 0;
+    const [checks, photos] = [await checksOf(owner), await photosOf(owner)];
+    list.replaceChildren(...checks.map((c) => drawn(c, ofCheck(owner)(c))), ...photos.map((p) => drawn(p, ofPhoto(p))));
+    root.querySelector("[data-none]").hidden = checks.length + photos.length > 0;
     const others = await countOfOthers(owner);
     root.querySelector("[data-others]").hidden = others === 0;
     root.querySelector("[data-others-count]").textContent = others === 1 ? "1 check" : `${others} checks`;
   };
 
-  const drawn = (item) => {
+  const drawn = (item, does) => {
     const line = row.cloneNode(true).firstElementChild;
-    const count = item.check.pieces.length;
-    line.querySelector("[data-code]").textContent = item.code;
-    line.querySelector("[data-code]").href = `/batches/${encodeURIComponent(item.code)}`;
-    line.querySelector("[data-what]").textContent = `${count === 1 ? "1 piece" : `${count} pieces`}, looked at on ${item.check.lookedOn}`;
-    line.querySelector("[data-since]").textContent = item.fromBefore
-      ? "kept by an earlier version, nobody knows for whom"
-      : `waits since ${new Date(item.since).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}`;
-    line.querySelector("[data-aside]").hidden = item.aside;
-    line.querySelector("[data-aside]").addEventListener("click", async () => {
-      await putCheck({ ...item, aside: true });
-      await show();
-    });
-    line.querySelector("[data-drop]").hidden = !item.aside;
-    line.querySelector("[data-drop]").addEventListener("click", async () => {
-      await removeCheck(item.clientId);
-      await show();
-    });
-    line.querySelector("[data-send]").addEventListener("click", async () => {
-      const answer = await send(item);
-      if (answer.outcome === "kept") {
-        await settle(owner, item.check, answer.changes);
-      }
-      await show();
-      root.querySelector("[data-said]").textContent =
-        answer.outcome === "kept" ? `The check of ${item.code} is written down.` : `${item.code}: ${answer.message}`;
+    const find = (name) => line.querySelector(`[data-${name}]`);
+    const press = (name, shown, work) => {
+      find(name).hidden = !shown;
+      find(name).addEventListener("click", async () => {
+        await work();
+        await show();
+      });
+    };
+    find("verb").textContent = does.verb;
+    find("code").textContent = item.code;
+    find("code").href = pageOf(item.code);
+    find("what").textContent = does.what;
+    find("since").textContent = since(item);
+    find("refused").hidden = !item.refused;
+    find("refused").textContent = item.refused ? `The server would not have it: ${item.refused}` : "";
+    press("aside", !item.aside, does.putAside);
+    press("mend", Boolean(item.refused && does.mend), () => does.mend());
+    press("drop", item.aside, does.drop);
+    press("send", true, async () => {
+      const answer = await does.send();
+      root.querySelector("[data-said]").textContent = answer.outcome === "kept" ? does.kept : `${item.code}: ${answer.message}`;
     });
     return line;
   };

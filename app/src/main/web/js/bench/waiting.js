@@ -1,9 +1,9 @@
 // Sends what waits for a person from any page, and says how much still waits.
 import { isClaimed } from "./locks.js";
-import { send, waiting } from "./outbox.js";
+import { refusedOf, send, waiting } from "./outbox.js";
 import { sendPhotos } from "./photos.js";
 import { settle } from "./draft.js";
-import { adoptOld } from "./store.js";
+import { adoptOld, photosOf } from "./store.js";
 
 /** Sends all that waits for the owner, but for batches that another tab is looking at: that tab sends its own. Answers how much still waits. */
 export async function sendAll(owner) {
@@ -20,7 +20,7 @@ export async function sendAll(owner) {
   }
   const photos = await sendPhotos(owner);
   const checks = (await waiting(owner)).length;
-  tell(checks, photos.waiting);
+  tell(checks, photos.waiting, (await refusedOf(owner)).length + (await photosOf(owner)).filter((p) => p.aside).length);
   return checks + photos.waiting;
 }
 
@@ -47,12 +47,14 @@ export async function keepSending(owner) {
 
 const counted = (count, one, many) => (count === 0 ? [] : [count === 1 ? `1 ${one}` : `${count} ${many}`]);
 
-/** The head of the page says what waits. */
-function tell(checks, photos) {
+/** The head of the page says what waits, and what was refused. */
+function tell(checks, photos, refused) {
   const line = document.querySelector("[data-waits]");
   if (line) {
-    line.hidden = checks + photos === 0;
+    line.hidden = checks + photos + refused === 0;
     const what = [...counted(checks, "look", "looks"), ...counted(photos, "photograph", "photographs")].join(" and ");
-    line.textContent = `${what} ${checks + photos === 1 ? "waits" : "wait"} to be sent`;
+    const waits = checks + photos === 0 ? [] : [`${what} ${checks + photos === 1 ? "waits" : "wait"} to be sent`];
+    const back = refused === 0 ? [] : [`${refused} ${refused === 1 ? "was" : "were"} refused: mend or drop`];
+    line.textContent = [...waits, ...back].join("; ");
   }
 }

@@ -4,6 +4,8 @@ import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookCommand;
 import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.looks.Firmness;
@@ -87,7 +89,16 @@ class CheckApi {
         }
     }
 
-    record Answer(String message, String field, Integer changes) {}
+    /**
+     * What became of a check. A browser lets go of what it keeps only where it reads the id of that very check here.
+     *
+     * @param id of the check that was sent; null where it could not be read
+     * @param kept whether it is in the database now
+     * @param message to its grower
+     * @param field that was refused, or null
+     * @param changes how often the batch was changed, or null
+     */
+    record Answer(UUID id, boolean kept, String message, String field, Integer changes) {}
 
     @PostMapping(value = "/batches/{code}/checks", consumes = "application/json", produces = "application/json")
     @ResponseBody
@@ -96,29 +107,40 @@ class CheckApi {
             @Valid @RequestBody Sent sent,
             @RequestHeader(name = "Vivarium-Owner", required = false) String owner,
             @AuthenticationPrincipal SignedIn who) {
+        UUID id = sent.clientId();
         if (owner != null && !owner.equals(who.owner())) {
             return ResponseEntity.status(HttpStatus.FORBIDDEN)
-                    .body(new Answer("This check was logged by somebody else; it waits for them.", null, null));
+                    .body(no(id, "This check was logged by somebody else; it waits for them."));
         }
-        return ResponseEntity.ok(
-                new Answer("kept", null, batches.look(code, sent.command()).changes()));
+        try {
+            return ResponseEntity.ok(new Answer(
+                    id, true, "kept", null, batches.look(code, sent.command()).changes()));
+        } catch (InvalidField p) {
+            return ResponseEntity.unprocessableEntity().body(new Answer(id, false, p.getMessage(), p.field(), null));
+        } catch (NotFound gone) {
+            return ResponseEntity.status(HttpStatus.NOT_FOUND).body(no(id, Messages.text("batch.not.here", "code", code)));
+        } catch (Clash c) {
+            return ResponseEntity.status(HttpStatus.CONFLICT)
+                    .body(new Answer(
+                            id,
+                            false,
+                            "Somebody else logged this batch meanwhile. " + c.getMessage(),
+                            null,
+                            (int) c.version()));
+        }
     }
 
-    @ExceptionHandler
-    ResponseEntity<Answer> refused(InvalidField p) {
-        return ResponseEntity.unprocessableEntity().body(new Answer(p.getMessage(), p.field(), null));
-    }
-
-    @ExceptionHandler
-    ResponseEntity<Answer> stale(Clash c) {
-        return ResponseEntity.status(HttpStatus.CONFLICT)
-                .body(new Answer(
-                        "Somebody else logged this batch meanwhile. " + c.getMessage(), null, (int) c.version()));
+    private static Answer no(UUID id, String message) {
+        return new Answer(id, false, message, null, null);
     }
 
     @ExceptionHandler({HttpMessageNotReadableException.class, MethodArgumentNotValidException.class})
     ResponseEntity<Answer> unreadable(Exception e) {
+        UUID id = e instanceof MethodArgumentNotValidException invalid
+                        && invalid.getBindingResult().getTarget() instanceof Sent sent
+                ? sent.clientId()
+                : null;
         return ResponseEntity.badRequest()
-                .body(new Answer("This check cannot be read; load the page anew and log it again.", null, null));
+                .body(no(id, "This check cannot be read; load the page anew and log it again."));
     }
 }

@@ -71,7 +71,8 @@ class PhotoController {
         });
     }
 
-    record Answer(String message) {}
+    /** What became of a photograph: which one, whether it is in the database now, and what to say of it. */
+    record Answer(UUID id, boolean kept, String message) {}
 
     /** One that bench mode kept in the browser until there was a connection. */
     @PostMapping(path = "/batches/{code}/photos/send", produces = "application/json")
@@ -84,13 +85,17 @@ class PhotoController {
             @RequestHeader(name = "Vivarium-Owner", required = false) String owner,
             @AuthenticationPrincipal SignedIn who) {
         if (owner != null && !owner.equals(who.owner())) {
-            return ResponseEntity.status(HttpStatus.FORBIDDEN).body(new Answer(Messages.text("Photo.another")));
+            return ResponseEntity.status(HttpStatus.FORBIDDEN)
+                    .body(new Answer(clientId, false, Messages.text("Photo.another")));
         }
         try {
             photos.ofBatch(code, clientId, takenOn, null, bytes(file));
-            return ResponseEntity.ok(new Answer("kept"));
+            return ResponseEntity.ok(new Answer(clientId, true, "kept"));
         } catch (InvalidField refused) {
-            return ResponseEntity.unprocessableEntity().body(new Answer(refused.getMessage()));
+            return ResponseEntity.unprocessableEntity().body(new Answer(clientId, false, refused.getMessage()));
+        } catch (NotFound gone) {
+            return ResponseEntity.status(HttpStatus.NOT_FOUND)
+                    .body(new Answer(clientId, false, Messages.text("batch.not.here", "code", code)));
         }
     }
 

@@ -83,6 +83,7 @@ class SecurityRules {
                 .csrf(c -> c.ignoringRequestMatchers("/readings").csrfTokenRepository(tokens()))
                 .requestCache(c -> c.requestCache(asked))
                 .addFilterBefore(new SessionEnd(longestSession), AuthorizationFilter.class)
+                .addFilterAfter(new WhoAsks(), SessionEnd.class)
                 .exceptionHandling(e -> e.accessDeniedHandler(SecurityRules::refuse))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("signIn")

@@ -7,6 +7,8 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 
@@ -17,6 +19,9 @@ final class CuttableDatabase {
     private final int port;
     private final Queue<Socket> open = new ConcurrentLinkedQueue<>();
     private ServerSocket door;
+    private volatile String fatal = "";
+    private int spared;
+    private boolean comesBack;
 
     CuttableDatabase(int database) {
         this.database = database;
@@ -41,7 +46,32 @@ final class CuttableDatabase {
         }
     }
 
+    /**
+     * The wire breaks as soon as something with these words is sent through it, which then does not arrive.
+     *
+     * @param spared how many times such words still pass
+     * @param comesBack whether a new connection is taken at once, as of a database that was started again
+     */
+    synchronized void cutAt(String words, int spared, boolean comesBack) {
+        this.spared = spared;
+        this.comesBack = comesBack;
+        fatal = words;
+    }
+
+    /** Whether the wire is still to break at some words. */
+    boolean isStillToBreak() {
+        return !fatal.isEmpty();
+    }
+
+    boolean isCut() {
+        return door.isClosed();
+    }
+
     void mend() {
+        fatal = "";
+        if (!door.isClosed()) {
+            return;
+        }
         door = listen(port);
         accept(door);
     }
@@ -67,7 +97,7 @@ final class CuttableDatabase {
                     to.setTcpNoDelay(true);
                     open.add(from);
                     open.add(to);
-                    start(() -> carry(from, to));
+                    start(() -> ask(from, to));
                     start(() -> carry(to, from));
                 } catch (IOException cut) {
                     // The wire was cut.
@@ -75,6 +105,40 @@ final class CuttableDatabase {
                 }
             }
         });
+    }
+
+    /** Carries what is asked of the database, unless it is what breaks the wire. */
+    private void ask(Socket from, Socket to) {
+        byte[] buffer = new byte[1 << 16];
+        try (InputStream in = from.getInputStream();
+                OutputStream out = to.getOutputStream()) {
+            for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
+                if (breaksAt(new String(buffer, 0, n, StandardCharsets.ISO_8859_1))) {
+                    return;
+                }
+                out.write(buffer, 0, n);
+            }
+        } catch (IOException cut) {
+            closeQuietly(from);
+            closeQuietly(to);
+        }
+    }
+
+    private synchronized boolean breaksAt(String asked) {
+        if (fatal.isEmpty() || !asked.toLowerCase(Locale.ROOT).contains(fatal)) {
+            return false;
+        }
+        if (spared > 0) {
+            spared--;
+            return false;
+        }
+        fatal = "";
+        if (!comesBack) {
+            cut();
+        }
+        open.forEach(CuttableDatabase::closeQuietly);
+        open.clear();
+        return true;
     }
 
     private static void carry(Socket from, Socket to) {

@@ -1,6 +1,5 @@
 package garden.vivarium.app.door;
 
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -23,7 +22,6 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * People who save one thing after another while something is killed: reminders, sent as forms, and now and then a look at a tray,
@@ -105,17 +103,9 @@ final class Saving {
 
     private void look(Visitor person, String tray) {
         UUID look = UUID.randomUUID();
-        String pieces = IntStream.rangeClosed(1, PIECES)
-                .mapToObj("{\"piece\":%d,\"state\":\"NONE\"}"::formatted)
-                .collect(Collectors.joining(","));
-        String body = "{\"clientId\":\"%s\",\"lookedOn\":\"%s\",\"look\":\"ABOVE\",\"pieces\":[%s]}"
-                .formatted(look, LocalDate.now(ZoneOffset.UTC), pieces);
         if (untilAnswered(
-                () -> status(() -> person.send(HttpRequest.newBuilder(person.at("/batches/" + tray + "/checks"))
-                        .header("Content-Type", "application/json")
-                        .header("X-XSRF-TOKEN", person.token())
-                        .header("X-CSRF-TOKEN", person.token())
-                        .POST(HttpRequest.BodyPublishers.ofString(body)))),
+                () -> status(() -> person.look(
+                        tray, look, LocalDate.now(ZoneOffset.UTC).toString(), PIECES)),
                 200)) {
             looks.add(look);
         }

@@ -12,8 +12,11 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** A browser without eyes: keeps cookies, sends forms with the token of the page it is on, and follows nothing by itself. */
 public final class Visitor {
@@ -28,6 +31,7 @@ public final class Visitor {
             .version(HttpClient.Version.HTTP_1_1)
             .build();
     private String token = "";
+    private volatile int statusLine;
 
     /** At an application on that port of this computer. */
     public Visitor(int port) {
@@ -52,6 +56,21 @@ public final class Visitor {
                 .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
     }
 
+    /** Sends a look at so many pieces of a batch, none of which shows anything yet, as bench mode does. */
+    public HttpResponse<String> look(String batch, UUID look, String day, int pieces) {
+        String seen = IntStream.rangeClosed(1, pieces)
+                .mapToObj("{\"piece\":%d,\"state\":\"NONE\"}"::formatted)
+                .collect(Collectors.joining(","));
+        return send(HttpRequest.newBuilder(at("/batches/" + batch + "/checks"))
+                .header("Content-Type", "application/json")
+                .header("Accept", "application/json")
+                .header("X-CSRF-TOKEN", token)
+                .header("X-XSRF-TOKEN", token)
+                .POST(HttpRequest.BodyPublishers.ofString(
+                        "{\"clientId\":\"%s\",\"lookedOn\":\"%s\",\"look\":\"ABOVE\",\"pieces\":[%s]}"
+                                .formatted(look, day, seen))));
+    }
+
     /** Signs in with a name and a password, and gives where that leads. */
     public String signIn(String name, String password) {
         get("/sign-in");
@@ -68,9 +87,12 @@ public final class Visitor {
 
     /** Anything at all. */
     public HttpResponse<String> send(HttpRequest.Builder request) {
+        statusLine = 0;
         try {
-            HttpResponse<String> answer = http.send(
-                    request.timeout(LONGEST).build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+            HttpResponse<String> answer = http.send(request.timeout(LONGEST).build(), begun -> {
+                statusLine = begun.statusCode();
+                return HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8);
+            });
             Matcher found = TOKEN.matcher(answer.body());
             if (found.find()) {
                 token = found.group(1);
@@ -82,6 +104,11 @@ public final class Visitor {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** How the last answer began, though it may have broken off after that; 0 where none came. */
+    public int statusLine() {
+        return statusLine;
     }
 
     /** The value of a cookie. */

@@ -2,26 +2,35 @@ package garden.vivarium.app.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.batch.Batches;
+import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.PrivateDatabase;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.guide.Guide;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 
@@ -57,11 +66,23 @@ class WithoutADatabaseTest {
     @Autowired
     private JdbcClient database;
 
+    @Autowired
+    private CurrentNursery current;
+
+    @Autowired
+    private Batches batches;
+
+    @Autowired
+    private Stock stock;
+
+    @Autowired
+    private Guide guide;
+
     private boolean cut;
 
     @AfterEach
     void whole() throws InterruptedException {
-        if (cut) {
+        if (cut || WIRE.isCut()) {
             mend();
         }
     }
@@ -127,6 +148,53 @@ class WithoutADatabaseTest {
 
         assertThat(mend()).isLessThan(Duration.ofSeconds(10));
         assertThat(grower.get("/stock").statusCode()).as("and still signed in").isEqualTo(200);
+    }
+
+    /** Each sentence that is sent to the database on the way of a look is in turn the one at which the connection is lost. */
+    @ParameterizedTest
+    @CsvSource({"commit, true", "commit, false", "insert into, true", "insert into, false", "rollback, true", "update , false"})
+    void aLookIsAnsweredAsKeptOnlyWhereItIsKept(String at, boolean comesBack) throws InterruptedException {
+        Nurseries.Made made = Nurseries.make(people);
+        String tray = current.workingFor(made.id(), () -> Growing.tray(
+                        batches, guide, Growing.stockPlant(stock, "Fuchsia"), 4, 6, LocalDate.parse(OnDatabase.TODAY))
+                .code());
+        Visitor grower = new Visitor(port);
+        grower.signIn(made.signIn(), Nurseries.PASSWORD);
+        List<String> wrong = new ArrayList<>();
+        boolean reached = true;
+        for (int spared = 0; reached && spared < 30; spared++) {
+            grower.get("/stock");
+            UUID look = UUID.randomUUID();
+            WIRE.cutAt(at, spared, comesBack);
+            String answer;
+            try {
+                answer = grower.look(tray, look, OnDatabase.TODAY, 24).body();
+            } catch (IllegalStateException brokenOff) {
+                answer = "";
+            }
+            int status = grower.statusLine();
+            reached = !WIRE.isStillToBreak();
+            if (reached && !comesBack) {
+                HttpResponse<String> form = grower.post("/round/reminders", "what", "Air the frames");
+                assertThat(form.statusCode()).isEqualTo(503);
+            }
+            mend();
+            int rows = JdbcClient.create(new DriverManagerDataSource(
+                            PrivateDatabase.one().url(),
+                            PrivateDatabase.one().user(),
+                            PrivateDatabase.one().password()))
+                    .sql("select count(*) from batch_check where client_id = ?")
+                    .param(look.toString())
+                    .query(Integer.class)
+                    .single();
+            boolean isTrue = status / 100 == 2
+                    ? rows == 1 && answer.contains(look.toString())
+                    : status == 503 && answer.startsWith("{");
+            if (!isTrue) {
+                wrong.add("%s %d: %d “%s”, %d rows".formatted(at, spared, status, answer, rows));
+            }
+        }
+        assertThat(wrong).isEmpty();
     }
 
     private static String styles(String page) {

@@ -1,13 +1,15 @@
 package garden.vivarium.app.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import jakarta.persistence.PersistenceException;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.SQLFeatureNotSupportedException;
+import java.sql.SQLTransientConnectionException;
 import java.sql.Statement;
 import java.util.List;
 import javax.sql.DataSource;
@@ -18,6 +20,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** A disk without room is known by what the database and the system say, and told on a page that needs neither. */
@@ -28,7 +31,7 @@ class DiskFullTest {
     private DataSource database;
 
     @Autowired
-    private FilterRegistrationBean<OncePerRequestFilter> saysThatTheDatabaseIsGone;
+    private FilterRegistrationBean<OncePerRequestFilter> answersWhatFails;
 
     @Test
     void aTableOfTheRealDatabaseThatCannotGrowIsKnownThroughSpring() throws SQLException {
@@ -44,7 +47,7 @@ class DiskFullTest {
             });
             assertThat(full).isNotNull();
             assertThat(DiskFull.isCauseOf(full)).isTrue();
-            assertThat(DatabaseGone.isDatabaseGone(full)).isFalse();
+            assertThat(LostConnection.isCauseOf(full)).isFalse();
             sql.execute("drop temporary table narrow");
         }
     }
@@ -75,20 +78,50 @@ class DiskFullTest {
         assertThat(answer.getHeader("Cache-Control")).isEqualTo("no-store");
         assertThat(sent("application/json").getContentAsString())
                 .isEqualTo("{\"status\":507,\"message\":\"the disk is full, and what was sent is not kept\"}");
-        assertThatThrownBy(() -> saysThatTheDatabaseIsGone
-                        .getFilter()
-                        .doFilter(new MockHttpServletRequest(), new MockHttpServletResponse(), (in, out) -> {
-                            throw new ServletException(new IllegalStateException("something else"));
-                        }))
-                .isInstanceOf(ServletException.class);
     }
 
+    @Test
+    void whateverElseFailsIsAnsweredByAPageThatNeedsNothing() throws Exception {
+        MockHttpServletResponse answer = failed(new ServletException(new IllegalStateException("the word from inside")), "text/html");
+        assertThat(answer.getStatus()).isEqualTo(500);
+        assertThat(answer.getContentAsString()).contains("<h1>Something broke on our side</h1>").doesNotContain("inside");
+        assertThat(failed(new OutOfMemoryError("made up"), "application/json").getContentAsString())
+                .startsWith("{\"status\":500");
+    }
+
+    @Test
+    void aConnectionThatIsLostIsKnownHoweverItComesOut() {
+        SQLException lost = new SQLException("Connection reset", "08000");
+        IllegalStateException hidden = new IllegalStateException("rolled back");
+        hidden.addSuppressed(lost);
+        TransactionSystemException rollback = new TransactionSystemException(
+                "Could not roll back", new PersistenceException(new SQLException("Connection is closed")));
+        TransactionSystemException original = new TransactionSystemException("Could not commit");
+        original.initApplicationException(new IllegalStateException(lost));
+        assertThat(List.of(lost, hidden, rollback, original, new SQLTransientConnectionException("no connection")))
+                .allMatch(LostConnection::isCauseOf);
+        SQLException loop = new SQLException("Duplicate entry", "23000", 1062);
+        loop.setNextException(new SQLException("Duplicate entry", "23000", 1062));
+        loop.initCause(new IllegalStateException("once more", new SQLFeatureNotSupportedException("no")));
+        assertThat(LostConnection.isCauseOf(loop)).isFalse();
+        assertThat(LostConnection.isCauseOf(new TransactionSystemException("a rule of a row was broken"))).isFalse();
+    }
+
+
     private MockHttpServletResponse sent(String accept) throws Exception {
+        return failed(
+                new ServletException(new IllegalStateException(new IOException("No space left on device"))), accept);
+    }
+
+    private MockHttpServletResponse failed(Throwable failure, String accept) throws Exception {
         MockHttpServletRequest request = new MockHttpServletRequest("POST", "/stock");
         request.addHeader("Accept", accept);
         MockHttpServletResponse response = new MockHttpServletResponse();
-        saysThatTheDatabaseIsGone.getFilter().doFilter(request, response, (in, out) -> {
-            throw new ServletException(new IllegalStateException(new IOException("No space left on device")));
+        answersWhatFails.getFilter().doFilter(request, response, (in, out) -> {
+            if (failure instanceof Error e) {
+                throw e;
+            }
+            throw (ServletException) failure;
         });
         return response;
     }
