@@ -96,7 +96,11 @@ export async function removeCheck(clientId) {
 
 /** The server will not have it as it is: it waits with the server's words for its person to mend it or throw it away. */
 export async function putAside(item, refused) {
-  await (await db()).put("checks", { ...item, aside: true, refused: refused || "It could not be taken as it is." });
+  const store = await db();
+  // Another tab may have had an answer meanwhile.
+  if ((await store.get("checks", item.check.clientId)) !== undefined) {
+    await store.put("checks", { ...item, aside: true, refused: refused || "It could not be taken as it is." });
+  }
 }
 
 /** Photographs of an owner that wait, the first taken first. */

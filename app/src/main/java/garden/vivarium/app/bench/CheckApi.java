@@ -118,15 +118,13 @@ class CheckApi {
         } catch (InvalidField p) {
             return ResponseEntity.unprocessableEntity().body(new Answer(id, false, p.getMessage(), p.field(), null));
         } catch (NotFound gone) {
-            return ResponseEntity.status(HttpStatus.NOT_FOUND).body(no(id, Messages.text("batch.not.here", "code", code)));
+            return ResponseEntity.status(HttpStatus.NOT_FOUND)
+                    .body(no(id, Messages.text("batch.not.here", "code", code)));
         } catch (Clash c) {
             return ResponseEntity.status(HttpStatus.CONFLICT)
                     .body(new Answer(
-                            id,
-                            false,
-                            "Somebody else logged this batch meanwhile. " + c.getMessage(),
-                            null,
-                            (int) c.version()));
+                            id, false, "Somebody else logged this batch meanwhile. " + c.getMessage(), null, (int)
+                                    c.version()));
         }
     }
 

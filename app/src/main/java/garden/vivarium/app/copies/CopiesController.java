@@ -1,6 +1,7 @@
 package garden.vivarium.app.copies;
 
 import garden.vivarium.app.people.Leaving;
+import garden.vivarium.app.people.OwnPassword;
 import garden.vivarium.app.people.WorkplaceSwitch;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
@@ -45,10 +46,13 @@ class CopiesController {
     private final Copies copies;
     private final CopyReader reader;
     private final Leaving leaving;
+    private final OwnPassword own;
     private final WorkplaceSwitch here;
     private final Today today;
 
-    CopiesController(Copies copies, CopyReader reader, Leaving leaving, WorkplaceSwitch here, Today today) {
+    CopiesController(
+            Copies copies, CopyReader reader, Leaving leaving, OwnPassword own, WorkplaceSwitch here, Today today) {
+        this.own = own;
         this.copies = copies;
         this.reader = reader;
         this.leaving = leaving;
@@ -142,16 +146,18 @@ class CopiesController {
         return copied;
     }
 
-    /** The nursery is erased, once its name was typed. */
+    /** The nursery is erased, once its name and their password were typed. */
     @PostMapping("/erase")
     String erase(
             @RequestParam(required = false) String name,
+            @RequestParam(required = false) String password,
             HttpServletRequest request,
             HttpServletResponse response,
             RedirectAttributes next)
             throws ServletException {
         Optional<UUID> onward;
         try {
+            own.check("password", password, request.getSession().getId());
             onward =
                     leaving.erase(name == null ? "" : name, request.getSession().getId());
         } catch (InvalidField wrong) {

@@ -1,5 +1,6 @@
 package garden.vivarium.app.door;
 
+import garden.vivarium.app.platform.CookieNames;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
@@ -11,8 +12,8 @@ import org.springframework.security.web.authentication.WebAuthenticationDetails;
 /** Where somebody signs in from: the address, the browser, and the token that the browser has kept if one was signed in there before. */
 final class AtTheDoor extends WebAuthenticationDetails {
 
-    /** The cookie that a known browser keeps. */
-    static final String COOKIE = "vivarium-known";
+    /** Of the cookie that a known browser keeps. */
+    static final String PURPOSE = "known";
 
     private static final long serialVersionUID = 1;
     private static final int LONGEST_TOKEN = 100;
@@ -20,17 +21,18 @@ final class AtTheDoor extends WebAuthenticationDetails {
     private final String token;
     private final String browser;
 
-    AtTheDoor(HttpServletRequest request) {
+    AtTheDoor(HttpServletRequest request, CookieNames names) {
         super(request);
-        this.token = token(request).orElse("");
+        this.token = token(request, names).orElse("");
         this.browser = BrowserName.of(request.getHeader(HttpHeaders.USER_AGENT));
     }
 
     /** The token that a request brings along. */
-    static Optional<String> token(HttpServletRequest request) {
+    static Optional<String> token(HttpServletRequest request, CookieNames names) {
+        String name = names.of(PURPOSE, request);
         return Stream.ofNullable(request.getCookies())
                 .flatMap(Arrays::stream)
-                .filter(c -> c.getName().equals(COOKIE))
+                .filter(c -> c.getName().equals(name))
                 .map(Cookie::getValue)
                 .filter(t -> !t.isBlank() && t.length() <= LONGEST_TOKEN)
                 .findFirst();

@@ -2,6 +2,7 @@ package garden.vivarium.app.door;
 
 import garden.vivarium.app.people.Accounts;
 import garden.vivarium.app.platform.Brake;
+import garden.vivarium.app.platform.CookieNames;
 import garden.vivarium.app.platform.HalfSignedIn;
 import garden.vivarium.app.platform.SecretToken;
 import garden.vivarium.app.platform.SignedIn;
@@ -40,6 +41,7 @@ class CodeController {
     private final DoorBook book;
     private final Brake brake;
     private final Clock clock;
+    private final CookieNames cookies;
 
     CodeController(
             SecondFactors factors,
@@ -48,7 +50,8 @@ class CodeController {
             Entering entering,
             DoorBook book,
             Brake brake,
-            Clock clock) {
+            Clock clock,
+            CookieNames cookies) {
         this.factors = factors;
         this.browsers = browsers;
         this.accounts = accounts;
@@ -56,6 +59,7 @@ class CodeController {
         this.book = book;
         this.brake = brake;
         this.clock = clock;
+        this.cookies = cookies;
     }
 
     private Optional<HalfSignedIn> half() {
@@ -64,7 +68,8 @@ class CodeController {
     }
 
     @GetMapping
-    String ask(Model model) {
+    String ask(@RequestParam(required = false) String wait, Model model) {
+        model.addAttribute("wait", Waiting.said(wait));
         if (half().isEmpty()) {
             return "redirect:/sign-in";
         }
@@ -84,8 +89,9 @@ class CodeController {
         }
         SignedIn person = who.get();
         Brake.Who counted = counted(request, person);
-        if (brake.tries(counted).isPresent()) {
-            return "redirect:/sign-in/code?wait";
+        Optional<Duration> wait = brake.tries(counted);
+        if (wait.isPresent()) {
+            return "redirect:/sign-in/code?wait=" + Waiting.seconds(wait.get());
         }
         String typed = code == null ? "" : code.strip();
         String browser = BrowserName.of(request.getHeader(HttpHeaders.USER_AGENT));
@@ -103,7 +109,7 @@ class CodeController {
     }
 
     private Brake.Who counted(HttpServletRequest request, SignedIn person) {
-        return AtTheDoor.token(request)
+        return AtTheDoor.token(request, cookies)
                 .filter(t -> browsers.knows(person.personId(), t))
                 .map(t -> new Brake.Who("code:" + SecretToken.hash(t), FREE, LONGEST_WAIT))
                 .orElseGet(() -> new Brake.Who("code:" + person.personId(), FREE, LONGEST_WAIT));

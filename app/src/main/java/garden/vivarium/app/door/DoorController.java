@@ -2,6 +2,7 @@ package garden.vivarium.app.door;
 
 import com.google.zxing.common.BitMatrix;
 import garden.vivarium.app.people.Accounts;
+import garden.vivarium.app.people.OwnPassword;
 import garden.vivarium.app.people.PersonView;
 import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.CurrentNursery;
@@ -19,7 +20,6 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,7 +40,7 @@ class DoorController {
     private final PasswordLinks links;
     private final DoorBook book;
     private final Accounts accounts;
-    private final PasswordEncoder passwords;
+    private final OwnPassword own;
     private final CurrentNursery current;
     private final PublicAddress address;
 
@@ -51,7 +51,7 @@ class DoorController {
             PasswordLinks links,
             DoorBook book,
             Accounts accounts,
-            PasswordEncoder passwords,
+            OwnPassword own,
             CurrentNursery current,
             PublicAddress address) {
         this.factors = factors;
@@ -60,7 +60,7 @@ class DoorController {
         this.links = links;
         this.book = book;
         this.accounts = accounts;
-        this.passwords = passwords;
+        this.own = own;
         this.current = current;
         this.address = address;
     }
@@ -97,11 +97,13 @@ class DoorController {
     @PostMapping("/factor")
     String turnOn(
             @RequestParam(required = false) String code,
+            @RequestParam(required = false) String password,
             HttpServletRequest request,
             Model model,
             RedirectAttributes next) {
         SignedIn me = me();
         try {
+            own.check("password", password, request.getSession().getId());
             List<String> words = factors.turnOn(me.personId(), code == null ? "" : code);
             book.write(me.nurseryId(), DoorBook.What.FACTOR_ON, me.name(), "", browser(request));
             model.addAttribute("words", words);
@@ -117,11 +119,7 @@ class DoorController {
             @RequestParam(required = false) String password, HttpServletRequest request, RedirectAttributes next) {
         return FormActions.run(next, "/door", () -> {
             SignedIn me = me();
-            String hash =
-                    accounts.find(me.personId()).map(SignedIn::passwordHash).orElse("");
-            if (!passwords.matches(password == null ? "" : password, hash)) {
-                throw new InvalidField("password", Messages.text("DoorController.password.wrong"));
-            }
+            own.check("password", password, request.getSession().getId());
             factors.turnOff(me.personId());
             book.write(me.nurseryId(), DoorBook.What.FACTOR_OFF, me.name(), "", browser(request));
             return Messages.text("DoorController.factor.off");

@@ -1,5 +1,6 @@
 package garden.vivarium.app.door;
 
+import garden.vivarium.app.platform.CookieNames;
 import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -10,7 +11,7 @@ import org.springframework.security.authentication.AuthenticationDetailsSource;
 class DoorRules {
 
     @Bean
-    AuthenticationDetailsSource<HttpServletRequest, AtTheDoor> whereFrom() {
-        return AtTheDoor::new;
+    AuthenticationDetailsSource<HttpServletRequest, AtTheDoor> whereFrom(CookieNames names) {
+        return request -> new AtTheDoor(request, names);
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.door;
 
+import garden.vivarium.app.platform.CookieNames;
 import garden.vivarium.app.platform.HalfSignedIn;
 import garden.vivarium.app.platform.SignedIn;
 import jakarta.servlet.ServletException;
@@ -25,13 +26,15 @@ class Entering implements AuthenticationSuccessHandler {
 
     private final KnownBrowsers browsers;
     private final DoorBook book;
+    private final CookieNames cookies;
     private final SavedRequestAwareAuthenticationSuccessHandler onward =
             new SavedRequestAwareAuthenticationSuccessHandler();
     private final SecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    Entering(KnownBrowsers browsers, DoorBook book, RequestCache asked) {
+    Entering(KnownBrowsers browsers, DoorBook book, CookieNames cookies, RequestCache asked) {
         this.browsers = browsers;
         this.book = book;
+        this.cookies = cookies;
         onward.setRequestCache(asked);
         onward.setDefaultTargetUrl("/round");
     }
@@ -66,12 +69,12 @@ class Entering implements AuthenticationSuccessHandler {
     private void note(HttpServletRequest request, HttpServletResponse response, SignedIn who) {
         String browser = BrowserName.of(request.getHeader(HttpHeaders.USER_AGENT));
         request.getSession().setAttribute(Sessions.BROWSER, browser);
-        String token =
-                browsers.remember(who.personId(), AtTheDoor.token(request).orElse(""), browser);
+        String token = browsers.remember(
+                who.personId(), AtTheDoor.token(request, cookies).orElse(""), browser);
         response.addHeader(
                 HttpHeaders.SET_COOKIE,
-                ResponseCookie.from(AtTheDoor.COOKIE, token)
-                        .path("/sign-in")
+                ResponseCookie.from(cookies.of(AtTheDoor.PURPOSE, request), token)
+                        .path("/")
                         .httpOnly(true)
                         .secure(request.isSecure())
                         .sameSite("Lax")

@@ -158,7 +158,6 @@ class SecondFactors {
     }
 
     /** Whether these are recovery words that were not used before. Used up where they are. */
-    @Transactional
     public boolean recovers(UUID person, String typed) {
         String words = String.join(" ", typed.strip().toLowerCase(Locale.ROOT).split("[\\s,-]+"));
         record Kept(String id, String hash) {}

@@ -3,6 +3,7 @@ package garden.vivarium.app.door;
 import garden.vivarium.app.people.Accounts;
 import garden.vivarium.app.platform.Brake;
 import garden.vivarium.app.platform.HalfSignedIn;
+import garden.vivarium.app.platform.HashingBusy;
 import garden.vivarium.app.platform.SecretToken;
 import garden.vivarium.app.platform.SignedIn;
 import java.time.Clock;
@@ -12,8 +13,8 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.AuthenticationServiceException;
 import org.springframework.security.authentication.BadCredentialsException;
-import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -72,16 +73,22 @@ class SignIn implements AuthenticationProvider {
         Optional<SignedIn> found = accounts.find(name);
         List<Brake.Who> counted = counted(asked, name, found);
         for (int i = 0; i < counted.size(); i++) {
-            if (brake.tries(counted.get(i)).isPresent()) {
+            Optional<Duration> wait = brake.tries(counted.get(i));
+            if (wait.isPresent()) {
                 counted.subList(0, i).forEach(brake::takesBack);
-                throw new LockedException("too many tries");
+                throw new TooManyTries(wait.get());
             }
         }
         String typed =
                 asked.getCredentials() == null ? "" : asked.getCredentials().toString();
         // Unknown names cost as much time as known ones, or the time would tell them apart.
-        boolean right =
-                passwords.matches(typed, found.map(SignedIn::passwordHash).orElse(hashOfNothing));
+        boolean right;
+        try {
+            right = passwords.matches(typed, found.map(SignedIn::passwordHash).orElse(hashOfNothing));
+        } catch (HashingBusy many) {
+            counted.forEach(brake::takesBack);
+            throw new AuthenticationServiceException(many.getMessage(), many);
+        }
         if (!right || found.isEmpty()) {
             found.ifPresent(p -> book.write(p.nurseryId(), DoorBook.What.WRONG_PASSWORD, p.name(), "", browser(asked)));
             throw new BadCredentialsException("name and password do not belong together");

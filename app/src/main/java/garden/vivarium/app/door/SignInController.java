@@ -8,6 +8,7 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Signing in. */
@@ -28,7 +29,8 @@ class SignInController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model) {
+    String signIn(@RequestParam(required = false) String wait, Model model) {
+        model.addAttribute("wait", Waiting.said(wait));
         model.addAttribute("sample", sample);
         return people.isNobodyHere() ? "redirect:/first" : "door/sign-in";
     }

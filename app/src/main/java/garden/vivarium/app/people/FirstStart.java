@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -39,13 +40,14 @@ class FirstStart {
      */
     boolean open(FirstStartForm form, String address) {
         Brake.Who who = new Brake.Who("first:" + address, FREE_TRIES, LONGEST_WAIT);
-        if (brake.tries(who).isPresent()) {
-            throw new InvalidField("code", Messages.text("FirstStart.was.wrong.too.often"));
+        Optional<Duration> wait = brake.tries(who);
+        if (wait.isPresent()) {
+            throw new InvalidField("code", Brake.said(wait.get()));
         }
         if (!code.is(form.code())) {
             throw new InvalidField("code", Messages.text("FirstStart.not.code.start.command"));
         }
-        brake.takesBack(who);
+        brake.forgets(who);
         return Boolean.TRUE.equals(transaction.execute(t -> opened(form)));
     }
 

@@ -30,9 +30,11 @@ class StaffController {
 
     private final Staff staff;
     private final OwnUnits units;
+    private final OwnPassword own;
 
-    StaffController(Staff staff, OwnUnits units) {
+    StaffController(Staff staff, OwnUnits units, OwnPassword own) {
         this.staff = staff;
+        this.own = own;
         this.units = units;
     }
 
@@ -126,7 +128,8 @@ class StaffController {
             HttpSession session,
             RedirectAttributes next) {
         return FormActions.run(next, "/people", () -> {
-            staff.changePassword(old == null ? "" : old, wanted == null ? "" : wanted, session.getId());
+            own.check("old", old, session.getId());
+            staff.changePassword(wanted == null ? "" : wanted, session.getId());
             return Messages.text("StaffController.password.changed");
         });
     }

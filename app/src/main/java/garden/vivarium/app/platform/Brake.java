@@ -55,6 +55,15 @@ public class Brake {
         }
     }
 
+    /** How long somebody has to wait yet, as it is told to them: not shorter than it is. */
+    public static String said(Duration wait) {
+        long seconds = wait.plusMillis(999).toSeconds();
+        long minutes = seconds < 100 ? 0 : seconds / 60;
+        long rest = seconds - 60 * minutes;
+        return Messages.text(
+                "Brake.wait", "minutes", minutes, "seconds", rest, "both", minutes > 0 && rest > 0 ? "yes" : "no");
+    }
+
     private record Tries(int failures, Instant last) {
 
         static final Tries NONE = new Tries(0, Instant.EPOCH);

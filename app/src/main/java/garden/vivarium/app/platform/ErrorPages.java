@@ -101,6 +101,13 @@ class ErrorPages implements ErrorController {
         return refused(e.field(), "%s: %s".formatted(FieldPath.last(e.field()), e.getMessage()), request, response);
     }
 
+    /** Nothing is wrong with what was typed: it goes in again, in a moment. */
+    @ExceptionHandler
+    void many(HashingBusy e, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        request.setAttribute(TITLE, Messages.text("HashingBusy.title"));
+        answer(request, response, HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
+    }
+
     /** Both sides: how it stands now, and what was typed. */
     @ExceptionHandler
     @ResponseStatus(HttpStatus.CONFLICT)

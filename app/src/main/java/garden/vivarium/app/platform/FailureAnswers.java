@@ -106,7 +106,8 @@ class FailureAnswers {
             if (HttpMethod.GET.matches(request.getMethod()) || HttpMethod.HEAD.matches(request.getMethod())) {
                 answer(request, response, next);
             } else {
-                // Nothing is said of a write before all of it is over, the session too: what began as 200 could not be taken back.
+                // Nothing is said of a write before all of it is over, the session too: what began as 200 could not be
+                // taken back.
                 ContentCachingResponseWrapper whole = new ContentCachingResponseWrapper(response);
                 answer(request, whole, next);
                 whole.copyBodyToResponse();
@@ -119,7 +120,8 @@ class FailureAnswers {
                 next.doFilter(request, response);
             } catch (ServletException | IOException | RuntimeException | Error e) {
                 if (response.isCommitted()) {
-                    // Half an answer is out: only the container can break it off, so that nobody takes it for a whole one.
+                    // Half an answer is out: only the container can break it off, so that nobody takes it for a whole
+                    // one.
                     throw e;
                 }
                 say(kindOf(e), request, response);

@@ -73,6 +73,8 @@ final class LostConnection {
      */
     private static boolean isConnection(SQLException s) {
         String state = s.getSQLState();
-        return state == null ? s.getClass() == SQLException.class && s.getErrorCode() == 0 : state.startsWith("08") || state.equals("70100");
+        return state == null
+                ? s.getClass() == SQLException.class && s.getErrorCode() == 0
+                : state.startsWith("08") || state.equals("70100");
     }
 }

@@ -5,28 +5,24 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Arrays;
-import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationDetailsSource;
-import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
 import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Who may do what, and what a browser may load. */
@@ -47,7 +43,10 @@ class SecurityRules {
             @Value("${vivarium.hsts:false}") boolean alwaysEncrypted,
             @Value("${vivarium.session.longest:30d}") Duration longestSession,
             RequestCache asked,
+            FormTokens tokens,
+            PublicAddress address,
             AuthenticationSuccessHandler entering,
+            AuthenticationFailureHandler failed,
             AuthenticationDetailsSource<HttpServletRequest, ?> details)
             throws Exception {
         return http.authorizeHttpRequests(r -> r.requestMatchers(
@@ -79,8 +78,8 @@ class SecurityRules {
                         .hasAnyRole(ANY_ROLE)
                         .anyRequest()
                         .hasAnyRole(Role.OWNER.name(), Role.GROWER.name()))
-                // Both in cookies of the browser, so that who only looks at the door leaves no session behind.
-                .csrf(c -> c.ignoringRequestMatchers("/readings").csrfTokenRepository(tokens()))
+                .csrf(c -> c.ignoringRequestMatchers("/readings").csrfTokenRepository(tokens))
+                .addFilterBefore(new SameOrigin(address), CsrfFilter.class)
                 .requestCache(c -> c.requestCache(asked))
                 .addFilterBefore(new SessionEnd(longestSession), AuthorizationFilter.class)
                 .addFilterAfter(new WhoAsks(), SessionEnd.class)
@@ -89,8 +88,7 @@ class SecurityRules {
                         .usernameParameter("signIn")
                         .authenticationDetailsSource(details)
                         .successHandler(entering)
-                        .failureHandler((request, response, failure) -> response.sendRedirect(request.getContextPath()
-                                + (failure instanceof LockedException ? "/sign-in?wait" : "/sign-in?wrong"))))
+                        .failureHandler(failed))
                 .logout(l -> l.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .headers(h -> h.httpStrictTransportSecurity(s -> {
                             // Only behind a certificate that the world trusts: with one of our own, a browser could
@@ -103,24 +101,6 @@ class SecurityRules {
                         .referrerPolicy(p -> p.policy(ReferrerPolicy.SAME_ORIGIN))
                         .permissionsPolicyHeader(p -> p.policy("camera=(), microphone=(), geolocation=()")))
                 .build();
-    }
-
-    private static CookieCsrfTokenRepository tokens() {
-        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieName("vivarium-form");
-        tokens.setCookieCustomizer(c -> c.httpOnly(true).sameSite("Lax"));
-        return tokens;
-    }
-
-    /** What was asked for before signing in, kept in the browser. */
-    @Bean
-    RequestCache askedBefore() {
-        CookieRequestCache cache = new CookieRequestCache();
-        cache.setRequestMatcher(r -> HttpMethod.GET.matches(r.getMethod())
-                && Optional.ofNullable(r.getHeader(HttpHeaders.ACCEPT))
-                        .filter(a -> a.contains("text/html"))
-                        .isPresent());
-        return cache;
     }
 
     /** A page that had gone stale is one thing, what a person may not do another. */
@@ -139,7 +119,7 @@ class SecurityRules {
     }
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+    PooledHashing passwordEncoder() {
+        return new PooledHashing(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8());
     }
 }

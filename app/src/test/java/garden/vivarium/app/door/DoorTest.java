@@ -7,6 +7,7 @@ import garden.vivarium.app.people.Accounts;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Brake;
+import garden.vivarium.app.platform.CookieNames;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.core.timing.Hemisphere;
@@ -14,7 +15,10 @@ import java.net.http.HttpResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -85,6 +89,9 @@ class DoorTest {
     @Autowired
     private Clock clock;
 
+    @Autowired
+    private CookieNames cookies;
+
     private Nurseries.Made nursery;
 
     @BeforeEach
@@ -119,14 +126,14 @@ class DoorTest {
         }
         assertThat(guesser.signIn(nursery.signIn(), Nurseries.PASSWORD))
                 .as("the guesser waits, right or not")
-                .isEqualTo("/sign-in?wait");
+                .startsWith("/sign-in?wait=");
         assertThat(known.signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/round");
         for (int i = 0; i < 10; i++) {
             assertThat(known.signIn(nursery.signIn(), "guess " + i)).isEqualTo("/sign-in?wrong");
         }
         assertThat(known.signIn(nursery.signIn(), Nurseries.PASSWORD))
                 .as("a known browser is no way round the brake")
-                .isEqualTo("/sign-in?wait");
+                .startsWith("/sign-in?wait=");
     }
 
     @Test
@@ -137,7 +144,7 @@ class DoorTest {
         for (int i = 0; i < 5; i++) {
             neighbour.signIn(victim, "guess " + i);
         }
-        assertThat(neighbour.signIn(victim, Nurseries.PASSWORD)).isEqualTo("/sign-in?wait");
+        assertThat(neighbour.signIn(victim, Nurseries.PASSWORD)).startsWith("/sign-in?wait=");
     }
 
     @Test
@@ -149,7 +156,7 @@ class DoorTest {
                     .toList();
             int tried = 0;
             for (Future<String> guess : hands.invokeAll(guesses)) {
-                assertThat(guess.get()).isIn("/sign-in?wrong", "/sign-in?wait");
+                assertThat(guess.get()).matches("/sign-in\\?(wrong|wait=\\d+)");
                 tried += guess.get().equals("/sign-in?wrong") ? 1 : 0;
             }
             assertThat(tried).isBetween(1, 5);
@@ -179,7 +186,7 @@ class DoorTest {
         MockHttpServletRequest request = new MockHttpServletRequest();
         request.setRemoteAddr(address);
         UsernamePasswordAuthenticationToken token = UsernamePasswordAuthenticationToken.unauthenticated(name, password);
-        token.setDetails(new AtTheDoor(request));
+        token.setDetails(new AtTheDoor(request, cookies));
         try {
             new SignIn(accounts, QUICK, brake, browsers, factors, book, clock, 30).authenticate(token);
             return "in";
@@ -220,8 +227,12 @@ class DoorTest {
         String secret = shown.group(1).replace(" ", "");
         String before = code(secret, -30);
         String now = code(secret, 0);
-        assertThat(Visitor.ledTo(who.post("/door/factor", "code", "000000"))).isEqualTo("/door/factor");
-        HttpResponse<String> on = who.post("/door/factor", "code", before);
+        assertThat(Visitor.ledTo(who.post("/door/factor", "code", "000000", "password", Nurseries.PASSWORD)))
+                .isEqualTo("/door/factor");
+        assertThat(Visitor.ledTo(who.post("/door/factor", "code", before, "password", "another")))
+                .as("a session alone turns nothing on")
+                .isEqualTo("/door/factor");
+        HttpResponse<String> on = who.post("/door/factor", "code", before, "password", Nurseries.PASSWORD);
         Matcher words = Pattern.compile("<li>([a-z]+(?: [a-z]+){4})</li>").matcher(on.body());
         assertThat(words.find()).isTrue();
 
@@ -259,6 +270,89 @@ class DoorTest {
 
     private String code(String secret, int seconds) {
         return factors.code(secret, clock.instant().plusSeconds(seconds));
+    }
+
+    @Test
+    void whoGuessesThePasswordInsideASessionWaitsInEverySessionOfTheirs() {
+        Visitor thief = inside();
+        Visitor elsewhere = inside();
+        thief.get("/people");
+        for (int i = 0; i < 5; i++) {
+            thief.post("/people/password", "old", "guess " + i, "wanted", NEW_PASSWORD);
+            assertThat(thief.get("/people").body()).contains("That is not your password");
+        }
+        thief.post("/people/password", "old", Nurseries.PASSWORD, "wanted", NEW_PASSWORD);
+        assertThat(thief.get("/people").body()).contains("Try again in 20 seconds");
+        elsewhere.get("/door");
+        elsewhere.post("/door/factor/off", "password", Nurseries.PASSWORD);
+        assertThat(elsewhere.get("/door").body()).contains("Try again in 20 seconds");
+        elsewhere.get("/copies");
+        assertThat(Visitor.ledTo(elsewhere.post("/copies/erase", "name", "any", "password", Nurseries.PASSWORD)))
+                .isEqualTo("/copies");
+        assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD))
+                .as("and the door itself is not shut by it")
+                .isEqualTo("/round");
+        older(20, "inside:" + person());
+        older(20, "session:%");
+        thief.get("/people");
+        thief.post("/people/password", "old", Nurseries.PASSWORD, "wanted", NEW_PASSWORD);
+        assertThat(visitor().signIn(nursery.signIn(), NEW_PASSWORD))
+                .as("what was said to be the wait is all of it")
+                .isEqualTo("/round");
+    }
+
+    /** The tests' clock stands still: what it would be later, the tries are older by. */
+    private void older(int seconds, String who) {
+        database.sql("update sign_in_attempt set last_at = last_at - interval ? second where who like ?")
+                .params(seconds, who)
+                .update();
+    }
+
+    @Test
+    void theWaitThatIsSaidIsTheWaitThatHolds() {
+        Visitor guesser = visitor();
+        for (int i = 0; i < 6; i++) {
+            guesser.signIn(nursery.signIn(), "guess " + i);
+        }
+        assertThat(guesser.signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/sign-in?wait=20");
+        assertThat(guesser.get("/sign-in?wait=20").body()).contains("Try again in 20 seconds");
+        older(19, "name:" + nursery.signIn());
+        assertThat(guesser.signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/sign-in?wait=1");
+        older(1, "name:" + nursery.signIn());
+        assertThat(guesser.signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/round");
+        assertThat(guesser.get("/sign-in?wait=%3Cscript%3E").body())
+                .doesNotContain("<script>")
+                .doesNotContain("Try again in");
+    }
+
+    @Test
+    void manyWhoSignInAtOnceKeepNoPageWaitingAndSomeAreToldToComeInAMoment() throws Exception {
+        int many = 60;
+        ExecutorService hands = Executors.newFixedThreadPool(many);
+        Visitor reader = inside();
+        try {
+            List<Future<String>> signing = IntStream.range(0, many)
+                    .mapToObj(i -> hands.submit(() -> visitor().signIn("nobody" + UUID.randomUUID(), "guess")))
+                    .toList();
+            List<Long> pages = new ArrayList<>();
+            while (signing.stream().anyMatch(s -> !s.isDone())) {
+                long begun = System.nanoTime();
+                assertThat(reader.get("/health").statusCode()).isEqualTo(200);
+                pages.add(Duration.ofNanos(System.nanoTime() - begun).toMillis());
+            }
+            Map<String, Integer> ends = new TreeMap<>();
+            for (Future<String> s : signing) {
+                ends.merge(s.get(), 1, Integer::sum);
+            }
+            assertThat(ends.keySet()).isSubsetOf("/sign-in?wrong", "/sign-in?many");
+            assertThat(ends).containsKeys("/sign-in?wrong", "/sign-in?many");
+            assertThat(pages)
+                    .as("not of a stopwatch: a queue of forty seconds shows")
+                    .allMatch(ms -> ms < 5000);
+        } finally {
+            hands.shutdownNow();
+        }
+        assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/round");
     }
 
     @Test
@@ -359,11 +453,17 @@ class DoorTest {
         Visitor owner = inside();
         Visitor elsewhere = inside();
         owner.get("/copies");
-        assertThat(Visitor.ledTo(owner.post("/copies/erase", "name", "another")))
+        assertThat(Visitor.ledTo(owner.post("/copies/erase", "name", "another", "password", Nurseries.PASSWORD)))
                 .isEqualTo("/copies");
         assertThat(elsewhere.get("/stock").statusCode()).isEqualTo(200);
         owner.get("/copies");
-        assertThat(Visitor.ledTo(owner.post("/copies/erase", "name", "Nursery of " + nursery.signIn())))
+        assertThat(Visitor.ledTo(
+                        owner.post("/copies/erase", "name", "Nursery of " + nursery.signIn(), "password", "no")))
+                .isEqualTo("/copies");
+        assertThat(elsewhere.get("/stock").statusCode()).isEqualTo(200);
+        owner.get("/copies");
+        assertThat(Visitor.ledTo(owner.post(
+                        "/copies/erase", "name", "Nursery of " + nursery.signIn(), "password", Nurseries.PASSWORD)))
                 .isEqualTo("/sign-in?out");
         assertThat(Visitor.ledTo(elsewhere.get("/stock"))).isEqualTo("/sign-in");
         assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/sign-in?wrong");

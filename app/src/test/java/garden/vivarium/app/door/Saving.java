@@ -104,8 +104,8 @@ final class Saving {
     private void look(Visitor person, String tray) {
         UUID look = UUID.randomUUID();
         if (untilAnswered(
-                () -> status(() -> person.look(
-                        tray, look, LocalDate.now(ZoneOffset.UTC).toString(), PIECES)),
+                () -> status(() ->
+                        person.look(tray, look, LocalDate.now(ZoneOffset.UTC).toString(), PIECES)),
                 200)) {
             looks.add(look);
         }

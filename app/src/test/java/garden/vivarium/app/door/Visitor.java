@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -111,12 +112,22 @@ public final class Visitor {
         return statusLine;
     }
 
-    /** The value of a cookie. */
-    public Optional<String> cookie(String name) {
+    /** The value of the cookie that keeps the session. */
+    public Optional<String> session() {
         return cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals(name))
+                .filter(c -> c.getName().matches("vivarium-[0-9a-f]{8}-\\d+"))
                 .map(HttpCookie::getValue)
                 .findFirst();
+    }
+
+    /** A cookie that some page of this computer set. */
+    public void set(HttpCookie cookie) {
+        cookies.getCookieStore().add(URI.create(root), cookie);
+    }
+
+    /** All cookies. */
+    public List<HttpCookie> cookies() {
+        return cookies.getCookieStore().getCookies();
     }
 
     /** The token that forms are sent with. */

@@ -152,12 +152,26 @@ class WithoutADatabaseTest {
 
     /** Each sentence that is sent to the database on the way of a look is in turn the one at which the connection is lost. */
     @ParameterizedTest
-    @CsvSource({"commit, true", "commit, false", "insert into, true", "insert into, false", "rollback, true", "update , false"})
+    @CsvSource({
+        "commit, true",
+        "commit, false",
+        "insert into, true",
+        "insert into, false",
+        "rollback, true",
+        "update , false"
+    })
     void aLookIsAnsweredAsKeptOnlyWhereItIsKept(String at, boolean comesBack) throws InterruptedException {
         Nurseries.Made made = Nurseries.make(people);
-        String tray = current.workingFor(made.id(), () -> Growing.tray(
-                        batches, guide, Growing.stockPlant(stock, "Fuchsia"), 4, 6, LocalDate.parse(OnDatabase.TODAY))
-                .code());
+        String tray = current.workingFor(
+                made.id(),
+                () -> Growing.tray(
+                                batches,
+                                guide,
+                                Growing.stockPlant(stock, "Fuchsia"),
+                                4,
+                                6,
+                                LocalDate.parse(OnDatabase.TODAY))
+                        .code());
         Visitor grower = new Visitor(port);
         grower.signIn(made.signIn(), Nurseries.PASSWORD);
         List<String> wrong = new ArrayList<>();
@@ -210,7 +224,7 @@ class WithoutADatabaseTest {
         int before = sessions();
         Visitor stranger = new Visitor(port);
         stranger.get(path);
-        assertThat(stranger.cookie("vivarium")).isEmpty();
+        assertThat(stranger.session()).isEmpty();
         assertThat(sessions()).isLessThanOrEqualTo(before);
     }
 

@@ -73,8 +73,14 @@ class FirstStartRaceTest {
         assertThatThrownBy(() -> start.open(form(CODE), "198.51.100.7"))
                 .isInstanceOfSatisfying(
                         InvalidField.class, p -> assertThat(p.field()).isEqualTo("code"))
-                .hasMessageContaining("wrong too often");
+                .hasMessageContaining("Try again in 20 seconds");
         assertThat(opened).hasValue(0);
+        database.sql("update sign_in_attempt set last_at = last_at - interval 20 second where who = ?")
+                .param("first:198.51.100.7")
+                .update();
+        assertThat(start.open(form(CODE), "198.51.100.7"))
+                .as("and no longer than was said")
+                .isTrue();
     }
 
     /** As on an installation where nobody is yet; opening a nursery takes a moment, and then somebody is there. */

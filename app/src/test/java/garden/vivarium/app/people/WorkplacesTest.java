@@ -12,6 +12,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.FormToken;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.SignedIn;
@@ -90,7 +91,7 @@ class WorkplacesTest {
                 .andExpect(redirectedUrl("/round"))
                 .andReturn()
                 .getResponse()
-                .getCookie("vivarium");
+                .getCookie(FormToken.sessionCookie(pages));
     }
 
     @Test
@@ -100,7 +101,8 @@ class WorkplacesTest {
         Cookie session = there();
 
         pages.perform(get("/stock").cookie(session)).andExpect(content().string(Matchers.containsString("Over There")));
-        pages.perform(post("/stands").cookie(session).with(csrf())).andExpect(status().isForbidden());
+        pages.perform(post("/stands").cookie(session).with(FormToken.of(session, pages)))
+                .andExpect(status().isForbidden());
         assertThat(persons.findBySignIn(mine.signIn()).orElseThrow().nurseryId())
                 .as("where they worked last")
                 .isEqualTo(other.id());

@@ -82,9 +82,12 @@ class DiskFullTest {
 
     @Test
     void whateverElseFailsIsAnsweredByAPageThatNeedsNothing() throws Exception {
-        MockHttpServletResponse answer = failed(new ServletException(new IllegalStateException("the word from inside")), "text/html");
+        MockHttpServletResponse answer =
+                failed(new ServletException(new IllegalStateException("the word from inside")), "text/html");
         assertThat(answer.getStatus()).isEqualTo(500);
-        assertThat(answer.getContentAsString()).contains("<h1>Something broke on our side</h1>").doesNotContain("inside");
+        assertThat(answer.getContentAsString())
+                .contains("<h1>Something broke on our side</h1>")
+                .doesNotContain("inside");
         assertThat(failed(new OutOfMemoryError("made up"), "application/json").getContentAsString())
                 .startsWith("{\"status\":500");
     }
@@ -104,9 +107,9 @@ class DiskFullTest {
         loop.setNextException(new SQLException("Duplicate entry", "23000", 1062));
         loop.initCause(new IllegalStateException("once more", new SQLFeatureNotSupportedException("no")));
         assertThat(LostConnection.isCauseOf(loop)).isFalse();
-        assertThat(LostConnection.isCauseOf(new TransactionSystemException("a rule of a row was broken"))).isFalse();
+        assertThat(LostConnection.isCauseOf(new TransactionSystemException("a rule of a row was broken")))
+                .isFalse();
     }
-
 
     private MockHttpServletResponse sent(String accept) throws Exception {
         return failed(

@@ -133,7 +133,7 @@ class SecurityTest {
         for (int i = 0; i < 5; i++) {
             pages.perform(signIn(nursery.signIn(), "guess " + i)).andExpect(redirectedUrl("/sign-in?wrong"));
         }
-        pages.perform(signIn(nursery.signIn(), Nurseries.PASSWORD)).andExpect(redirectedUrl("/sign-in?wait"));
+        pages.perform(signIn(nursery.signIn(), Nurseries.PASSWORD)).andExpect(redirectedUrl("/sign-in?wait=20"));
 
         database.sql("delete from sign_in_attempt where who = ?")
                 .param("name:" + nursery.signIn())

@@ -121,7 +121,7 @@ class TenantBoundaryTest {
                                 + " and table_name not in (select table_name from information_schema.key_column_usage"
                                 + " where table_schema = 'vivarium' and column_name = 'person_id' and"
                                 + " referenced_table_name = 'person' and table_name <> 'membership')"
-                                + " and table_name not in ('nursery', 'sign_in_attempt', 'first_start', 'flyway_schema_history')"
+                                + " and table_name not in ('nursery', 'sign_in_attempt', 'first_start', 'installation', 'flyway_schema_history')"
                                 + " and table_name not like 'SPRING%'")
                 .query(String.class)
                 .list();

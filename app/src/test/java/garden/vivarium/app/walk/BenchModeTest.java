@@ -224,13 +224,52 @@ class BenchModeTest extends AtThePages {
     }
 
     @Test
-    void aCheckThatNobodyHereCanTakeDoesNotWaitForEver() {
+    void aCheckThatNobodyHereCanTakeIsPutAsideWithTheServersWordsAndDropped() {
         browser.withStore("await store.putCheck({owner: document.body.dataset.owner, code: '26w01-ZZ', check: {"
                 + "clientId: crypto.randomUUID(), lookedOn: '2026-06-14', look: 'LIFTED', knownChanges: null, note: null,"
                 + " pieces: [{piece: 1, state: 'READY'}]}})");
         assertThat(browser.waitingChecks()).isOne();
         browser.open("/stock");
+        browser.untilText("[data-waits]", "1 was refused: mend or drop");
+        browser.open("/waiting");
+        browser.untilText("[data-refused]", "There is no batch 26w01-ZZ here.");
+        assertThat(browser.count("[data-mend]")).isOne();
+        browser.press("[data-drop]");
         browser.until(d -> browser.waitingChecks() == 0);
+    }
+
+    @Test
+    void aCheckThatTheServerRefusesIsMendedWhereItWaits() {
+        browser.withStore("await store.putCheck({owner: document.body.dataset.owner, code: '" + tray.code()
+                + "', check: {clientId: crypto.randomUUID(), lookedOn: '2030-06-14', look: 'LIFTED', knownChanges: null, note: null,"
+                + " pieces: [{piece: 1, state: 'READY'}]}})");
+        browser.open("/stock");
+        browser.untilText("[data-waits]", "1 was refused: mend or drop");
+        assertThat(held().ready()).isZero();
+        browser.open("/waiting");
+        browser.untilText("[data-refused]", "The server would not have it");
+        browser.press("[data-mend]");
+        browser.until(d -> browser.path().endsWith("/check"));
+        browser.untilText("[data-count]", "1 of 72 looked at");
+        browser.script("const day = document.querySelector('[data-day]'); day.value = '2026-06-14';"
+                + " day.dispatchEvent(new Event('change'))");
+        browser.keys(Keys.ENTER, Keys.ENTER);
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().ready()).isOne();
+        browser.until(d -> browser.waitingChecks() == 0);
+    }
+
+    @Test
+    void anEmptyAnswerIsTakenForNoAnswer() {
+        browser.keys("2");
+        browser.script("window.realFetch = window.fetch; window.fetch = (to, how) => String(to).endsWith('/checks')"
+                + " ? Promise.resolve(new Response('', {status: 200})) : window.realFetch(to, how)");
+        browser.keys(Keys.ENTER, Keys.ENTER);
+        browser.untilText("[data-line]", "it is kept here");
+        assertThat(browser.waitingChecks()).isOne();
+        browser.script("window.fetch = window.realFetch; window.dispatchEvent(new Event('online'))");
+        browser.until(d -> !browser.path().endsWith("/check"));
+        assertThat(held().ready()).isOne();
     }
 
     @Test

@@ -348,10 +348,13 @@ public final class Browser implements AutoCloseable {
                 .toList();
     }
 
-    /** The value of a cookie, or null. */
-    public String cookie(String name) {
-        Cookie found = driver.manage().getCookieNamed(name);
-        return found == null ? null : found.getValue();
+    /** The value of the cookie that keeps the session, or null. */
+    public String session() {
+        return driver.manage().getCookies().stream()
+                .filter(c -> c.getName().matches("vivarium-[0-9a-f]{8}-\\d+"))
+                .map(Cookie::getValue)
+                .findFirst()
+                .orElse(null);
     }
 
     /** How wide the page is, to be compared with the window. */

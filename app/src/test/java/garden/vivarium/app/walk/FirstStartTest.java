@@ -54,12 +54,12 @@ class FirstStartTest {
             browser.press("main button.main");
             assertThat(browser.text("#code-error")).contains("the start command prints it");
 
-            String before = browser.cookie("vivarium");
+            String before = browser.session();
             browser.type("code", "k7qf m2xp");
             browser.type("password", "sand eels at dawn");
             browser.press("main button.main");
             browser.untilPath("/welcome");
-            assertThat(browser.cookie("vivarium")).as("a new session").isNotEqualTo(before);
+            assertThat(browser.session()).as("a new session").isNotEqualTo(before);
             assertThat(browser.text(".nursery")).isEqualTo("Gull Yard");
 
             browser.open("/round");

@@ -40,7 +40,8 @@ final class KilledServer implements AutoCloseable {
                 System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                 VivariumApplication.class.getName(),
                 "--server.port=" + port,
-                "--vivarium.today=" + OnDatabase.TODAY);
+                "--vivarium.today=" + OnDatabase.TODAY,
+                "--vivarium.door.free-by-address=100000");
         start.environment().put("SPRING_DATASOURCE_URL", db.url());
         start.environment().put("SPRING_DATASOURCE_USERNAME", db.user());
         start.environment().put("SPRING_DATASOURCE_PASSWORD", db.password());
