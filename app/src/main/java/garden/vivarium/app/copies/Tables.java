@@ -18,8 +18,8 @@ class Tables {
     /** Column by which a row belongs to a nursery. It is said once for the whole file. */
     static final String OWNER = "nursery_id";
 
-    private static final Set<String> LEFT_OUT =
-            Set.of("person", "membership", "calendar_feed", "logger", "sent_form", "nightly_work", "door_entry");
+    private static final Set<String> LEFT_OUT = Set.of(
+            "person", "membership", "invitation", "calendar_feed", "logger", "sent_form", "nightly_work", "door_entry");
 
     private final JdbcClient database;
 

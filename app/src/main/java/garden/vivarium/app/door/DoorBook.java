@@ -3,12 +3,14 @@ package garden.vivarium.app.door;
 import garden.vivarium.app.people.StaffChanged;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.NightlyWork;
+import garden.vivarium.app.platform.SignedIn;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -46,6 +48,7 @@ class DoorBook implements NightlyWork {
         FACTOR_ON,
         FACTOR_OFF,
         SESSION_ENDED,
+        INVITED,
         ADDED,
         MAY_OTHERWISE,
         LEFT,
@@ -81,16 +84,20 @@ class DoorBook implements NightlyWork {
     @EventListener
     @Transactional
     public void changed(StaffChanged change) {
-        nursery.person()
-                .ifPresent(p -> database.sql(
-                                "insert into door_entry (nursery_id, at, what, person, about, browser) values (?, ?, ?, ?, ?, '')")
-                        .params(
-                                p.nurseryId().toString(),
-                                LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC),
-                                change.what().name(),
-                                cut(p.name(), LONGEST_NAME),
-                                cut(change.about(), LONGEST_ABOUT))
-                        .update());
+        Optional<SignedIn> who = nursery.person();
+        UUID where = change.nursery() == null ? who.map(SignedIn::nurseryId).orElse(null) : change.nursery();
+        String by = change.by() == null ? who.map(SignedIn::name).orElse(null) : change.by();
+        if (where != null && by != null) {
+            database.sql(
+                            "insert into door_entry (nursery_id, at, what, person, about, browser) values (?, ?, ?, ?, ?, '')")
+                    .params(
+                            where.toString(),
+                            LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC),
+                            change.what().name(),
+                            cut(by, LONGEST_NAME),
+                            cut(change.about(), LONGEST_ABOUT))
+                    .update();
+        }
     }
 
     /** The last of the current nursery, the latest first. */

@@ -1,5 +1,6 @@
 package garden.vivarium.app.door;
 
+import garden.vivarium.app.people.Invitations;
 import garden.vivarium.app.platform.CookieNames;
 import garden.vivarium.app.platform.HalfSignedIn;
 import garden.vivarium.app.platform.SignedIn;
@@ -27,11 +28,13 @@ class Entering implements AuthenticationSuccessHandler {
     private final KnownBrowsers browsers;
     private final DoorBook book;
     private final CookieNames cookies;
+    private final Invitations invitations;
     private final SavedRequestAwareAuthenticationSuccessHandler onward =
             new SavedRequestAwareAuthenticationSuccessHandler();
     private final SecurityContextRepository contexts = new HttpSessionSecurityContextRepository();
 
-    Entering(KnownBrowsers browsers, DoorBook book, CookieNames cookies, RequestCache asked) {
+    Entering(KnownBrowsers browsers, DoorBook book, CookieNames cookies, Invitations invitations, RequestCache asked) {
+        this.invitations = invitations;
         this.browsers = browsers;
         this.book = book;
         this.cookies = cookies;
@@ -50,7 +53,18 @@ class Entering implements AuthenticationSuccessHandler {
         if (authentication.getPrincipal() instanceof SignedIn who) {
             note(request, response, who);
         }
-        onward.onAuthenticationSuccess(request, response, authentication);
+        goOn(request, response, authentication);
+    }
+
+    /** To what was asked for; first to what somebody else asks of them, where there is such. */
+    private void goOn(HttpServletRequest request, HttpServletResponse response, Authentication who)
+            throws IOException, ServletException {
+        if (who.getPrincipal() instanceof SignedIn p
+                && !invitations.sentTo(p.signInName()).isEmpty()) {
+            response.sendRedirect(request.getContextPath() + "/invitations");
+            return;
+        }
+        onward.onAuthenticationSuccess(request, response, who);
     }
 
     /** The second factor was right too: now they are in. */
@@ -63,7 +77,7 @@ class Entering implements AuthenticationSuccessHandler {
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
         note(request, response, who);
-        onward.onAuthenticationSuccess(request, response, whole);
+        goOn(request, response, whole);
     }
 
     private void note(HttpServletRequest request, HttpServletResponse response, SignedIn who) {

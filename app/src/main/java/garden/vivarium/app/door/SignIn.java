@@ -1,6 +1,7 @@
 package garden.vivarium.app.door;
 
 import garden.vivarium.app.people.Accounts;
+import garden.vivarium.app.people.Invitations;
 import garden.vivarium.app.platform.Brake;
 import garden.vivarium.app.platform.HalfSignedIn;
 import garden.vivarium.app.platform.HashingBusy;
@@ -43,6 +44,7 @@ class SignIn implements AuthenticationProvider {
     private final KnownBrowsers browsers;
     private final SecondFactors factors;
     private final DoorBook book;
+    private final Invitations invitations;
     private final Clock clock;
     private final int freeByAddress;
     private final String hashOfNothing;
@@ -54,6 +56,7 @@ class SignIn implements AuthenticationProvider {
             KnownBrowsers browsers,
             SecondFactors factors,
             DoorBook book,
+            Invitations invitations,
             Clock clock,
             @Value("${vivarium.door.free-by-address:30}") int freeByAddress) {
         this.accounts = accounts;
@@ -62,6 +65,7 @@ class SignIn implements AuthenticationProvider {
         this.browsers = browsers;
         this.factors = factors;
         this.book = book;
+        this.invitations = invitations;
         this.clock = clock;
         this.freeByAddress = freeByAddress;
         this.hashOfNothing = passwords.encode("nobody has this password");
@@ -84,7 +88,13 @@ class SignIn implements AuthenticationProvider {
         // Unknown names cost as much time as known ones, or the time would tell them apart.
         boolean right;
         try {
-            right = passwords.matches(typed, found.map(SignedIn::passwordHash).orElse(hashOfNothing));
+            Optional<String> toComeIn = found.isPresent() ? Optional.empty() : invitations.passwordToComeIn(name);
+            right = passwords.matches(
+                    typed, found.map(SignedIn::passwordHash).or(() -> toComeIn).orElse(hashOfNothing));
+            if (right && toComeIn.isPresent()) {
+                invitations.comeIn(name, toComeIn.get());
+                found = accounts.find(name);
+            }
         } catch (HashingBusy many) {
             counted.forEach(brake::takesBack);
             throw new AuthenticationServiceException(many.getMessage(), many);

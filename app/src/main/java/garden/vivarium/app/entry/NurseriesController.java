@@ -5,8 +5,10 @@ import garden.vivarium.app.people.WorkplaceSwitch;
 import garden.vivarium.app.people.Workplaces;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -63,6 +65,29 @@ class NurseriesController {
             next.addFlashAttribute("refused", p.getMessage());
             return "redirect:/welcome";
         }
+    }
+
+    /** Whoever wants to leaves. */
+    @PostMapping("/leave")
+    String leave(
+            @RequestParam UUID nursery,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes next)
+            throws ServletException {
+        try {
+            Optional<UUID> onward =
+                    workplaces.leave(nursery, request.getSession().getId());
+            if (onward.isEmpty()) {
+                request.logout();
+                return "redirect:/sign-in?out";
+            }
+            here.goTo(onward.get(), request, response);
+            next.addFlashAttribute("said", Messages.text("NurseriesController.left"));
+        } catch (InvalidField p) {
+            next.addFlashAttribute("refused", p.getMessage());
+        }
+        return "redirect:/people";
     }
 
     @PostMapping("/throw-away")

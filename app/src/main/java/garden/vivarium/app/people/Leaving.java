@@ -23,6 +23,7 @@ public class Leaving {
     private final MembershipRepository memberships;
     private final CurrentNursery current;
     private final JdbcClient database;
+    private final StandingSessions standing;
     private final Clock clock;
 
     Leaving(
@@ -31,7 +32,9 @@ public class Leaving {
             MembershipRepository memberships,
             CurrentNursery current,
             JdbcClient database,
+            StandingSessions standing,
             Clock clock) {
+        this.standing = standing;
         this.nurseries = nurseries;
         this.people = people;
         this.memberships = memberships;
@@ -75,7 +78,7 @@ public class Leaving {
      * Erases the current nursery with all that is in it, and whoever works nowhere else.
      *
      * @param name what it is called, typed by whoever means it
-     * @param session of whoever does it; all others of people who worked in it end
+     * @param session of whoever does it; all others that stand in it end
      * @return where whoever did it works from now on; empty where they are gone with it
      * @throws InvalidField if the name is not that of the nursery
      */
@@ -105,11 +108,7 @@ public class Leaving {
         Emptying.of(database, nursery);
         // Whoever was signed in to it would ask for what is no more.
         if (!all.isEmpty()) {
-            database.sql("delete from SPRING_SESSION where SESSION_ID <> :session and PRINCIPAL_NAME in"
-                            + " (select sign_in from person where id in (:people))")
-                    .param("session", session)
-                    .param("people", all.stream().map(UUID::toString).toList())
-                    .update();
+            people.findAllById(all).forEach(p -> standing.end(p.signInName(), nursery, session));
         }
         // With them goes what is theirs alone: second factors, known browsers, links.
         database.sql("delete from person where nursery_id = ?")

@@ -9,7 +9,6 @@ import garden.vivarium.app.platform.SignedIn;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -22,11 +21,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Staff {
 
-    private static final String NO_PASSWORD = "none";
-
     private final PersonRepository people;
     private final MembershipRepository memberships;
-    private final People nurseries;
+    private final StandingSessions standing;
     private final Passwords passwords;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final CurrentNursery current;
@@ -36,7 +33,7 @@ class Staff {
     Staff(
             PersonRepository people,
             MembershipRepository memberships,
-            People nurseries,
+            StandingSessions standing,
             Passwords passwords,
             FindByIndexNameSessionRepository<? extends Session> sessions,
             CurrentNursery current,
@@ -44,7 +41,7 @@ class Staff {
             Clock clock) {
         this.people = people;
         this.memberships = memberships;
-        this.nurseries = nurseries;
+        this.standing = standing;
         this.passwords = passwords;
         this.sessions = sessions;
         this.current = current;
@@ -61,45 +58,6 @@ class Staff {
     }
 
     /**
-     * Lets somebody in, with a sign-in of their own.
-     *
-     * @param password their first; blank where they will set one by a link
-     * @throws InvalidField if the sign-in name is taken or the password too short
-     */
-    @Transactional
-    PersonView add(String name, String signIn, String password, Role role) {
-        String wanted = signIn.strip().toLowerCase(Locale.ROOT);
-        nurseries.refuse(wanted);
-        // Who has none yet has a hash that nothing matches.
-        String hash = password == null || password.isBlank()
-                ? NO_PASSWORD
-                : passwords.taken("password", password, List.of(wanted, name.strip(), "vivarium"));
-        Person added = people.save(new Person(current.required(), wanted, name.strip(), hash, clock.instant()));
-        memberships.save(new Membership(current.required(), added.id(), role));
-        changes.publishEvent(new StaffChanged(StaffChanged.What.ADDED, said(added, role)));
-        return added.view(role);
-    }
-
-    /**
-     * Lets somebody in who has a sign-in of their own already, from another nursery.
-     *
-     * @throws InvalidField if nobody signs in so, or they are here
-     */
-    @Transactional
-    PersonView letIn(String signIn, Role role) {
-        Person person = people.findBySignIn(signIn == null ? "" : signIn.strip().toLowerCase(Locale.ROOT))
-                .orElseThrow(() -> new InvalidField("known", Messages.text("Staff.nobody.signs.in")));
-        Optional<Membership> before = memberships.of(person.id(), current.required());
-        if (before.filter(Membership::isHere).isPresent()) {
-            throw new InvalidField("known", Messages.text("Staff.here.already"));
-        }
-        before.ifPresentOrElse(
-                m -> m.may(role), () -> memberships.save(new Membership(current.required(), person.id(), role)));
-        changes.publishEvent(new StaffChanged(StaffChanged.What.ADDED, said(person, role)));
-        return person.view(role);
-    }
-
-    /**
      * Says what somebody may do from now on; they sign in anew.
      *
      * @throws InvalidField if no owner would be left
@@ -107,13 +65,13 @@ class Staff {
     @Transactional
     PersonView may(UUID id, Role role) {
         Membership here = membership(id);
-        if (here.role() == Role.OWNER && role != Role.OWNER) {
+        if (role != Role.OWNER) {
             refuseLastOwner(here);
         }
         here.may(role);
         Person person = people.findById(id).orElseThrow();
-        changes.publishEvent(new StaffChanged(StaffChanged.What.MAY_OTHERWISE, said(person, role)));
-        signOut(person);
+        changes.publishEvent(StaffChanged.here(StaffChanged.What.MAY_OTHERWISE, said(person, role)));
+        standing.end(person.signInName(), current.required(), "");
         return person.view(role);
     }
 
@@ -125,19 +83,42 @@ class Staff {
     @Transactional
     PersonView leave(UUID id) {
         Membership here = membership(id);
-        if (here.role() == Role.OWNER) {
-            refuseLastOwner(here);
-        }
+        refuseLastOwner(here);
         here.leave(clock.instant());
         Person person = people.findById(id).orElseThrow();
-        changes.publishEvent(new StaffChanged(StaffChanged.What.LEFT, said(person, here.role())));
-        signOut(person);
+        changes.publishEvent(StaffChanged.here(StaffChanged.What.LEFT, said(person, here.role())));
+        standing.end(person.signInName(), current.required(), "");
         return person.view(here.role());
     }
 
+    /**
+     * Whoever is signed in works in one of their nurseries no more. Their sessions there end, but for this one.
+     *
+     * @return where they work from now on; empty where that was the only one
+     * @throws InvalidField if no owner would be left
+     * @throws NotFound if they do not work there
+     */
+    @Transactional
+    Optional<UUID> leave(UUID nursery, String thisSession) {
+        Person me = me();
+        Membership there = memberships
+                .of(me.id(), nursery)
+                .filter(Membership::isHere)
+                .orElseThrow(() -> new NotFound("no such nursery"));
+        refuseLastOwner(there);
+        there.leave(clock.instant());
+        changes.publishEvent(new StaffChanged(StaffChanged.What.LEFT, said(me, there.role()), nursery, null));
+        standing.end(me.signInName(), nursery, thisSession);
+        return memberships.ofPerson(me.id()).stream()
+                .map(Membership::nurseryId)
+                .filter(n -> !n.equals(nursery))
+                .findFirst();
+    }
+
     private void refuseLastOwner(Membership owner) {
-        boolean another = memberships.ofNursery(current.required()).stream()
-                .anyMatch(m -> m.role() == Role.OWNER && !m.personId().equals(owner.personId()));
+        boolean another = owner.role() != Role.OWNER
+                || memberships.ofNursery(owner.nurseryId()).stream()
+                        .anyMatch(m -> m.role() == Role.OWNER && !m.personId().equals(owner.personId()));
         if (!another) {
             throw new InvalidField("role", Messages.text("Staff.last.owner"));
         }
@@ -152,8 +133,8 @@ class Staff {
     void changePassword(String wanted, String thisSession) {
         Person me = me();
         me.password(passwords.taken("wanted", wanted, me.guessedFirst()));
-        changes.publishEvent(
-                new StaffChanged(StaffChanged.What.PASSWORD, me.view(Role.OWNER).name()));
+        changes.publishEvent(StaffChanged.here(
+                StaffChanged.What.PASSWORD, me.view(Role.OWNER).name()));
         signOutBut(me, thisSession);
     }
 
@@ -170,10 +151,6 @@ class Staff {
     private Person me() {
         UUID id = current.person().map(SignedIn::personId).orElseThrow();
         return people.findById(id).orElseThrow(() -> new NotFound("no such person"));
-    }
-
-    private void signOut(Person person) {
-        signOutBut(person, "");
     }
 
     private void signOutBut(Person person, String kept) {

@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.PublicAddress;
 import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.measure.UnitSystem;
@@ -11,6 +12,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,8 +33,20 @@ class StaffController {
     private final Staff staff;
     private final OwnUnits units;
     private final OwnPassword own;
+    private final Invitations invitations;
+    private final Workplaces workplaces;
+    private final PublicAddress address;
 
-    StaffController(Staff staff, OwnUnits units, OwnPassword own) {
+    StaffController(
+            Staff staff,
+            OwnUnits units,
+            OwnPassword own,
+            Invitations invitations,
+            Workplaces workplaces,
+            PublicAddress address) {
+        this.invitations = invitations;
+        this.workplaces = workplaces;
+        this.address = address;
         this.staff = staff;
         this.own = own;
         this.units = units;
@@ -47,6 +61,9 @@ class StaffController {
     private String show(Model model) {
         model.addAttribute("people", staff.all());
         model.addAttribute("roles", Role.values());
+        model.addAttribute("open", invitations.open());
+        model.addAttribute("sent", invitations.mine());
+        model.addAttribute("mayOpen", workplaces.mayOpen());
         model.addAttribute("systems", UnitSystem.values());
         return "people/people";
     }
@@ -60,15 +77,20 @@ class StaffController {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                PersonView added = staff.add(form.name(), form.signIn(), form.password(), form.role());
+                Optional<String> link = invitations.invite(form.name(), form.signIn(), form.password(), form.role());
+                if (link.isPresent()) {
+                    model.addAttribute("name", form.name());
+                    model.addAttribute("link", address.of("/invited/" + link.get()));
+                    return "people/link";
+                }
                 next.addFlashAttribute(
                         "said",
                         Messages.text(
                                 "StaffController.added",
                                 "name",
-                                added.name(),
+                                form.name(),
                                 "role",
-                                added.role().title()));
+                                form.role().title()));
                 return "redirect:/people";
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, NewPersonForm.class, p);
@@ -77,16 +99,11 @@ class StaffController {
         return show(model);
     }
 
-    @PostMapping("/known")
-    String letIn(@RequestParam(required = false) String known, @RequestParam Role role, RedirectAttributes next) {
+    @PostMapping("/invitations/{id}/withdraw")
+    String withdraw(@PathVariable UUID id, RedirectAttributes next) {
         return FormActions.run(next, "/people", () -> {
-            PersonView now = staff.letIn(known, role);
-            return Messages.text(
-                    "StaffController.added",
-                    "name",
-                    now.name(),
-                    "role",
-                    now.role().title());
+            invitations.withdraw(id);
+            return Messages.text("Invitations.withdrawn");
         });
     }
 

@@ -11,7 +11,9 @@ import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,7 +29,9 @@ public class Workplaces {
     private final NurseryRepository nurseries;
     private final CurrentNursery current;
     private final JdbcClient database;
+    private final Staff staff;
     private final Clock clock;
+    private final boolean everybodyOpens;
 
     Workplaces(
             PersonRepository people,
@@ -35,12 +39,16 @@ public class Workplaces {
             NurseryRepository nurseries,
             CurrentNursery current,
             JdbcClient database,
-            Clock clock) {
+            Staff staff,
+            Clock clock,
+            @Value("${vivarium.nurseries.opened-by:owners}") String openedBy) {
+        this.everybodyOpens = openedBy.strip().equals("everybody");
         this.people = people;
         this.memberships = memberships;
         this.nurseries = nurseries;
         this.current = current;
         this.database = database;
+        this.staff = staff;
         this.clock = clock;
     }
 
@@ -78,14 +86,34 @@ public class Workplaces {
     }
 
     /**
+     * Whoever is signed in leaves one of their nurseries.
+     *
+     * @return where they work on: where they stand, if that is not the one they left; empty where it was the only one
+     * @throws InvalidField if no owner would be left in it
+     */
+    public Optional<UUID> leave(UUID nursery, String thisSession) {
+        Optional<UUID> other = staff.leave(nursery, thisSession);
+        return other.map(o -> current.required().equals(nursery) ? o : current.required());
+    }
+
+    /** Whether whoever is signed in may open one more: owners, and others where the installation lets them. A sample makes nobody an owner. */
+    @Transactional(readOnly = true)
+    public boolean mayOpen() {
+        return everybodyOpens || mine().stream().anyMatch(w -> w.role() == Role.OWNER && !w.sample());
+    }
+
+    /**
      * Opens one more nursery, of which the person signed in is the owner.
      *
      * @param sample whether it is one to look at, and to be thrown away
-     * @throws InvalidField if it has no name, or the person has very many
+     * @throws InvalidField if it has no name, the person has very many, or may open none
      */
     @Transactional
     public UUID open(String name, String zone, boolean sample) {
         Person me = me();
+        if (!mayOpen()) {
+            throw new InvalidField("nursery", Messages.text("Workplaces.owners.open"));
+        }
         if (name == null || name.isBlank() || name.strip().length() > 120) {
             throw new InvalidField("nursery", Messages.text("Workplaces.name"));
         }

@@ -52,7 +52,7 @@ class SecurityRules {
         return http.authorizeHttpRequests(r -> r.requestMatchers(
                                 "/assets/**", "/favicon.svg", "/error", "/sign-in", "/sign-in/code", "/first")
                         .permitAll()
-                        .requestMatchers("/password/*")
+                        .requestMatchers("/password/*", "/invited/*")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/worker.js", "/calendar/feed/*", "/health")
                         .permitAll()
@@ -64,6 +64,7 @@ class SecurityRules {
                                 "/people/password",
                                 "/people/everywhere",
                                 "/people/units",
+                                "/invitations/**",
                                 "/nurseries/**")
                         .hasAnyRole(ANY_ROLE)
                         .requestMatchers(HttpMethod.POST, "/people/**", "/welcome/where", "/door/link/*", "/copies/**")

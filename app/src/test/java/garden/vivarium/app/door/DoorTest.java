@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.app.people.Accounts;
+import garden.vivarium.app.people.Invitations;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.Brake;
@@ -46,6 +47,8 @@ import org.springframework.test.context.TestPropertySource;
 // An application of its own: much is asked of it at once, and others would wait.
 @TestPropertySource(properties = "vivarium.tests=door")
 class DoorTest {
+
+    private static final String FIRST = "told by word of mouth";
 
     private static final String NEW_PASSWORD = "four gulls upon the mole";
 
@@ -91,6 +94,9 @@ class DoorTest {
 
     @Autowired
     private CookieNames cookies;
+
+    @Autowired
+    private Invitations invitations;
 
     private Nurseries.Made nursery;
 
@@ -188,7 +194,7 @@ class DoorTest {
         UsernamePasswordAuthenticationToken token = UsernamePasswordAuthenticationToken.unauthenticated(name, password);
         token.setDetails(new AtTheDoor(request, cookies));
         try {
-            new SignIn(accounts, QUICK, brake, browsers, factors, book, clock, 30).authenticate(token);
+            new SignIn(accounts, QUICK, brake, browsers, factors, book, invitations, clock, 30).authenticate(token);
             return "in";
         } catch (LockedException wait) {
             return "wait";
@@ -369,7 +375,9 @@ class DoorTest {
     void anOwnerMakesALinkThatIsGoodOnceAndEndsEverySession() {
         Visitor owner = inside();
         owner.get("/people");
-        owner.post("/people", "name", "Tern", "signIn", nursery.signIn() + "-tern", "password", "", "role", "GROWER");
+        owner.post(
+                "/people", "name", "Tern", "signIn", nursery.signIn() + "-tern", "password", FIRST, "role", "GROWER");
+        assertThat(visitor().signIn(nursery.signIn() + "-tern", FIRST)).isEqualTo("/round");
         String tern = database.sql("select id from person where sign_in = ?")
                 .param(nursery.signIn() + "-tern")
                 .query(String.class)
@@ -398,6 +406,7 @@ class DoorTest {
         assertThat(Visitor.ledTo(invited.get("/stock"))).as("signed out").isEqualTo("/sign-in");
         assertThat(owner.get("/door/log").body())
                 .contains("made a link for a new password, for Tern")
+                .contains("asked to work here: Tern, grower")
                 .contains("let in Tern, grower");
     }
 
@@ -420,9 +429,16 @@ class DoorTest {
         assertThat(owner.post("/door/link/" + victim).statusCode())
                 .as("nobody of ours")
                 .isEqualTo(404);
-        assertThat(owner.post("/people/known", "known", other.signIn(), "role", "GROWER")
-                        .statusCode())
-                .isEqualTo(302);
+        owner.post("/people", "name", "X", "signIn", other.signIn(), "password", FIRST, "role", "GROWER");
+        assertThat(owner.post("/door/link/" + victim).statusCode())
+                .as("asked is not come in")
+                .isEqualTo(404);
+        Visitor asked = visitor();
+        assertThat(asked.signIn(other.signIn(), Nurseries.PASSWORD)).isEqualTo("/invitations");
+        Matcher accept = Pattern.compile("action=\"(/invitations/[^\"]+/accept)\"")
+                .matcher(asked.get("/invitations").body());
+        assertThat(accept.find()).isTrue();
+        assertThat(Visitor.ledTo(asked.post(accept.group(1)))).isEqualTo("/people");
         owner.get("/people");
         HttpResponse<String> refused = owner.post("/door/link/" + victim);
         assertThat(refused.statusCode()).as(refused.body()).isEqualTo(302);

@@ -20,7 +20,7 @@ class SecondPersonTest extends AtThePages {
         browser.type("password", "sand eels at noon");
         browser.choose("role", "reader");
         browser.press("section[aria-labelledby=new] button.main");
-        browser.untilText("main .said", "Auk is in, as reader");
+        browser.untilText("main .said", "Auk is asked to work here as reader");
         assertThat(browser.barriers()).isEmpty();
 
         browser.press("header form[action='/sign-out'] button");
