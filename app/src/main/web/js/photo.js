@@ -13,6 +13,22 @@ function startForm(form) {
       input.files = files.files;
     }
   });
+  form.addEventListener("submit", () => sayThatItWaits(form));
+}
+
+const LOOKS_EVERY_MS = 1500;
+
+/** While a photograph is sent: how many wait there to be read before it. */
+function sayThatItWaits(form) {
+  const line = form.querySelector("[data-sending]");
+  const look = async () => {
+    const answer = await fetch("/photos/waiting", { headers: { Accept: "application/json" } }).catch(() => null);
+    const { waiting } = answer?.ok ? await answer.json() : { waiting: 0 };
+    line.textContent = waiting > 0 ? `It waits its turn; ${waiting} wait to be read.` : "It is sent and read.";
+  };
+  line.hidden = false;
+  line.textContent = "It is sent and read.";
+  setInterval(look, LOOKS_EVERY_MS);
 }
 
 /** Two figures side by side, that may be laid over each other with a slider between. */

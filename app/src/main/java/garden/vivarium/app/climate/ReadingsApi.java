@@ -1,9 +1,15 @@
 package garden.vivarium.app.climate;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.SizeLimit;
 import garden.vivarium.app.platform.Today;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.io.InputStream;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -14,9 +20,9 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -34,9 +40,11 @@ class ReadingsApi {
     private final Readings readings;
     private final CurrentNursery nursery;
     private final Today today;
+    private final ObjectMapper json;
     private final Map<String, Deque<Instant>> calls = new ConcurrentHashMap<>();
 
-    ReadingsApi(Loggers loggers, Readings readings, CurrentNursery nursery, Today today) {
+    ReadingsApi(Loggers loggers, Readings readings, CurrentNursery nursery, Today today, ObjectMapper json) {
+        this.json = json;
         this.loggers = loggers;
         this.readings = readings;
         this.nursery = nursery;
@@ -49,10 +57,12 @@ class ReadingsApi {
     /** How many were new, or what is wrong. */
     record Answer(Integer stored, String message) {}
 
-    @PostMapping(path = "/readings", consumes = "application/json", produces = "application/json")
+    /** Whose token it is is asked first, before a byte of what was sent is read. */
+    @PostMapping("/readings")
     ResponseEntity<Answer> readings(
             @RequestHeader(name = HttpHeaders.AUTHORIZATION, required = false) String authorization,
-            @RequestBody Sent sent) {
+            HttpServletRequest request)
+            throws IOException {
         Optional<Loggers.Opened> opened = authorization != null && authorization.startsWith(BEARER)
                 ? loggers.opened(authorization.substring(BEARER.length()).strip())
                 : Optional.empty();
@@ -62,7 +72,21 @@ class ReadingsApi {
         if (isTooOften(opened.get().hash())) {
             return answer(HttpStatus.TOO_MANY_REQUESTS, null, Messages.text("ReadingsApi.often"));
         }
-        if (sent.readings() == null
+        if (request.getContentLengthLong() > SizeLimit.MOST_BYTES) {
+            return answer(HttpStatus.PAYLOAD_TOO_LARGE, null, Messages.text("ReadingsApi.large"));
+        }
+        Sent sent;
+        try (InputStream in = request.getInputStream()) {
+            byte[] body = in.readNBytes((int) SizeLimit.MOST_BYTES + 1);
+            if (body.length > SizeLimit.MOST_BYTES) {
+                return answer(HttpStatus.PAYLOAD_TOO_LARGE, null, Messages.text("ReadingsApi.large"));
+            }
+            sent = json.readValue(body, Sent.class);
+        } catch (JsonProcessingException unreadable) {
+            return answer(HttpStatus.BAD_REQUEST, null, Messages.text("ReadingsApi.unreadable"));
+        }
+        if (sent == null
+                || sent.readings() == null
                 || sent.readings().isEmpty()
                 || sent.readings().size() > Readings.MOST_AT_ONCE) {
             return answer(
@@ -84,7 +108,9 @@ class ReadingsApi {
     }
 
     private static ResponseEntity<Answer> answer(HttpStatus status, Integer stored, String message) {
-        return ResponseEntity.status(status).body(new Answer(stored, message));
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(new Answer(stored, message));
     }
 
     private boolean isTooOften(String hash) {

@@ -6,10 +6,13 @@ import garden.vivarium.app.copies.Tables.Column;
 import garden.vivarium.app.copies.Tables.Kind;
 import garden.vivarium.app.copies.Tables.Link;
 import garden.vivarium.app.copies.Tables.Table;
+import garden.vivarium.app.platform.DiskFull;
+import garden.vivarium.app.platform.LostConnection;
 import garden.vivarium.app.platform.NurseryReturned;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -49,6 +52,14 @@ class CopyReader {
     private static final int TIMES = 4;
     private static final String SENT_AWAY = "40001";
     private static final long LARGEST_FILE = 32_000_000;
+    /** Characters of one row, of one table, and bytes of pictures and the like of a whole copy. */
+    private static final long LARGEST_ROW = 24_000_000;
+
+    /** Rows wait for each other until they are so large together. */
+    private static final long MOST_BYTES_AT_ONCE = 16_000_000;
+
+    private static final long LARGEST_COPY = 4_000_000_000L;
+    private static final long LARGEST_TABLE = 2_000_000_000;
     private static final long LARGEST_CONTENTS = 1_000_000;
 
     private final Tables tables;
@@ -145,10 +156,19 @@ class CopyReader {
             return nursery;
         } catch (IOException e) {
             throw new CopyRefused("This is no copy of a nursery: it is no zip file, or not all of it is there.");
+        } catch (NullPointerException | ClassCastException | IndexOutOfBoundsException e) {
+            LOG.warn("A copy could not be restored", e);
+            throw new CopyRefused(
+                    "The vivarium.json of this copy leaves out what belongs there; nothing was restored.");
         }
     }
 
     private static String plain(SQLException e) {
+        String said = String.valueOf(e.getMessage()).replaceFirst("^\\(conn=\\d+\\) ", "");
+        if (said.startsWith("Data too long") || said.startsWith("Out of range") || said.startsWith("Incorrect")) {
+            // In the database's words: which column, and that it does not fit.
+            return said.replaceAll(" at row \\d+.*", "") + ".";
+        }
         return "23000".equals(e.getSQLState())
                 ? "another row here is the same, or something in it is missing."
                 : "a value in it does not fit.";
@@ -238,32 +258,76 @@ class CopyReader {
         ZipEntry entry = Optional.ofNullable(zip.getEntry(part.file()))
                 .orElseThrow(() -> new CopyRefused("The file %s is missing in this copy.".formatted(part.file())));
         try (PreparedStatement into = connection.prepareStatement(sql);
+                RowBounds text = new RowBounds(
+                        new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8),
+                        part.file(),
+                        LARGEST_ROW,
+                        LARGEST_TABLE);
                 CSVParser csv = CopyWriter.CSV
                         .builder()
                         .setHeader()
                         .setSkipHeaderRecord(true)
                         .get()
-                        .parse(new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8))) {
+                        .parse(text)) {
             long read = 0;
+            long written = 0;
+            long bytes = 0;
+            long all = 0;
+            text.nextRow();
             for (CSVRecord row : csv) {
-                row(into, row, columns, own ? Optional.empty() : Optional.of(nursery), zip, table, nursery);
+                if (!row.isConsistent()) {
+                    throw new CopyRefused("%s, line %d: it has %d cells, and %d belong there; nothing was restored."
+                            .formatted(
+                                    part.file(),
+                                    read + 2,
+                                    row.size(),
+                                    csv.getHeaderNames().size()));
+                }
+                bytes += row(into, row, columns, own ? Optional.empty() : Optional.of(nursery), zip, table, nursery);
+                if (all + bytes > LARGEST_COPY) {
+                    throw new CopyRefused(
+                            "%s, line %d: pictures may have %d million bytes in all; nothing was restored."
+                                    .formatted(part.file(), read + 2, LARGEST_COPY / 1_000_000));
+                }
                 into.addBatch();
                 read++;
-                if (read % AT_ONCE == 0) {
-                    into.executeBatch();
+                text.nextRow();
+                if (read - written == AT_ONCE || bytes > MOST_BYTES_AT_ONCE) {
+                    write(into, part.file(), written, read);
+                    written = read;
+                    all += bytes;
+                    bytes = 0;
                 }
             }
-            into.executeBatch();
+            write(into, part.file(), written, read);
             if (read != part.rows()) {
                 throw new CopyRefused("%s should have %d rows and has %d; nothing was restored."
                         .formatted(part.file(), part.rows(), read));
             }
-        } catch (java.io.UncheckedIOException | IllegalStateException e) {
-            throw new CopyRefused("%s cannot be read as comma-separated values.".formatted(part.file()));
+        } catch (CopyRefused refused) {
+            throw refused;
+        } catch (UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+            throw new CopyRefused("%s cannot be read as comma-separated values: %s; nothing was restored."
+                    .formatted(part.file(), cut(e.getMessage())));
         }
     }
 
-    private static void row(
+    /** What the database will not have is named by its file and lines. */
+    private static void write(PreparedStatement into, String file, long from, long to) throws SQLException {
+        try {
+            into.executeBatch();
+        } catch (SQLException e) {
+            if (SENT_AWAY.equals(e.getSQLState()) || LostConnection.isCauseOf(e) || DiskFull.isCauseOf(e)) {
+                throw e;
+            }
+            LOG.warn("A copy could not be restored: {}", e.getMessage());
+            throw new CopyRefused("%s, of lines %d to %d one cannot be taken: %s Nothing was restored."
+                    .formatted(file, from + 2, to + 1, plain(e)));
+        }
+    }
+
+    /** Puts a row's values in, and gives the bytes of its pictures. */
+    private static long row(
             PreparedStatement into,
             CSVRecord row,
             List<Column> columns,
@@ -273,6 +337,7 @@ class CopyReader {
             UUID nursery)
             throws SQLException, IOException {
         int at = 1;
+        long bytes = 0;
         if (owner.isPresent()) {
             into.setString(at++, owner.get().toString());
         }
@@ -280,7 +345,9 @@ class CopyReader {
             String cell = row.isMapped(c.name()) ? row.get(c.name()) : null;
             try {
                 if (c.kind() == Kind.FILE && cell != null) {
-                    into.setBytes(at++, file(zip, cell));
+                    byte[] file = file(zip, cell);
+                    bytes += file.length;
+                    into.setBytes(at++, file);
                 } else if (owner.isEmpty() && c.name().equals("id")) {
                     // Whatever the row says: the nursery is the one that the copy is of.
                     into.setString(at++, nursery.toString());
@@ -292,6 +359,7 @@ class CopyReader {
                         .formatted(table.name() + ".csv", row.getRecordNumber() + 1, c.name(), cut(cell)));
             }
         }
+        return bytes;
     }
 
     private static String cut(String cell) {

@@ -21,6 +21,16 @@ final class Caps {
     static final int PLANTS = 3_000;
     /** Files within a spreadsheet. */
     static final int ENTRIES = 200;
+    /** Of a row and a column of a spreadsheet, whatever stands there: no office program has further ones. */
+    static final int LAST_ROW = 1_048_576;
+
+    static final int LAST_COLUMN = 16_384;
+    /** Characters of a cell of a spreadsheet, as office programs have them. */
+    static final int SHEET_CELL = 32_767;
+    /** Digits of a number when written out, before or behind its point. */
+    static final int DIGITS = 30;
+    /** Bytes of one file within a spreadsheet. */
+    static final long SHEET = 40_000_000;
     /** Bytes of a spreadsheet when unpacked. */
     static final long UNPACKED = 60_000_000;
 

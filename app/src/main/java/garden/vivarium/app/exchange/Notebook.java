@@ -253,7 +253,22 @@ final class Notebook {
         return Optional.ofNullable(
                         choices.words().getOrDefault(column.name(), Map.of()).get(typed))
                 .filter(m -> !m.isBlank())
-                .or(() -> book.learned(column.sort(), typed));
+                .or(() -> book.learned(column.sort(), typed))
+                .filter(m -> canBeMeant(column.sort(), m));
+    }
+
+    /** Nothing else than what the page offers: whatever else was sent, or learned of what was sent, is asked about anew. */
+    private boolean canBeMeant(Sort sort, String means) {
+        return switch (sort) {
+            case PLANT -> true;
+            case MEDIUM ->
+                means.equals(Choices.OWN)
+                        || means.equals(Choices.LEAVE)
+                        || book.find(sort, means).isPresent();
+            case METHOD, GROUP, CLIMATE ->
+                means.equals(Choices.LEAVE) || book.find(sort, means).isPresent();
+            case TEXT, DAY, COUNT, CODE -> false;
+        };
     }
 
     private List<Findings.WordFound> wordsFound() {

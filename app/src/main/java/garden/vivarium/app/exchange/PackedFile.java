@@ -70,6 +70,7 @@ final class PackedFile {
                 } else if (name.equals(CONTENT)) {
                     kind = Kind.ODS;
                 }
+                long unpackedBefore = unpacked;
                 try (InputStream in = zip.getInputStream(entry)) {
                     String before = "";
                     for (int n = in.read(chunk); n >= 0; n = in.read(chunk)) {
@@ -79,19 +80,41 @@ final class PackedFile {
                             throw new FileRefused(
                                     Messages.text("PackedFile.unpacked", "most", Caps.UNPACKED / 1_000_000));
                         }
+                        if (unpacked - unpackedBefore > Caps.SHEET) {
+                            throw new FileRefused(Messages.text("PackedFile.sheet", "most", Caps.SHEET / 1_000_000));
+                        }
                     }
                 }
             }
         } catch (IOException | IllegalArgumentException e) {
-            throw new FileRefused("The spreadsheet is damaged. Open it, save it anew, and choose that.");
+            throw new FileRefused(Messages.text("PackedFile.damaged"));
         }
         if (kind == null) {
             throw new FileRefused("The file is packed, but no .xlsx or .ods. Save it as one of them, or as CSV.");
         }
         if (kind == Kind.ODS) {
             refuseRepeats(content(bytes));
+        } else {
+            refuseBeyond(bytes);
         }
         return kind;
+    }
+
+    /** Sheets, and the words that they share. */
+    private static void refuseBeyond(byte[] bytes) {
+        try (ZipFile zip = open(bytes)) {
+            for (ZipArchiveEntry entry : Collections.list(zip.getEntries())) {
+                String name = entry.getName().toLowerCase(Locale.ROOT);
+                if ((name.startsWith("xl/worksheets/") || name.equals("xl/sharedstrings.xml"))
+                        && name.endsWith(".xml")) {
+                    try (InputStream in = zip.getInputStream(entry)) {
+                        SheetBounds.refuse(in, safe());
+                    }
+                }
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            throw new FileRefused(Messages.text("PackedFile.damaged"));
+        }
     }
 
     private static ZipFile open(byte[] bytes) throws IOException {
@@ -103,7 +126,7 @@ final class PackedFile {
                 InputStream in = zip.getInputStream(zip.getEntry(CONTENT))) {
             return in.readAllBytes();
         } catch (IOException e) {
-            throw new FileRefused("The spreadsheet is damaged. Open it, save it anew, and choose that.");
+            throw new FileRefused(Messages.text("PackedFile.damaged"));
         }
     }
 
@@ -159,7 +182,7 @@ final class PackedFile {
         try {
             refuseRepeats(safe().createXMLStreamReader(new ByteArrayInputStream(content)));
         } catch (XMLStreamException | NumberFormatException e) {
-            throw new FileRefused("The spreadsheet is damaged. Open it, save it anew, and choose that.");
+            throw new FileRefused(Messages.text("PackedFile.damaged"));
         }
     }
 
@@ -172,6 +195,7 @@ final class PackedFile {
 
     private static void refuseRepeats(XMLStreamReader xml) throws XMLStreamException {
         long rows = 0;
+        long at = 0;
         long rowTimes = 1;
         long columns = 0;
         long filledUpTo = 0;
@@ -180,6 +204,7 @@ final class PackedFile {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT) {
                 switch (xml.getLocalName()) {
+                    case "table" -> at = 0;
                     case "table-row" -> {
                         rowTimes = times(xml, REPEATED_ROWS);
                         columns = 0;
@@ -188,6 +213,7 @@ final class PackedFile {
                     case "table-cell", "covered-table-cell" -> {
                         cellTimes = times(xml, REPEATED_COLUMNS);
                         columns += cellTimes;
+                        refuseNumber(xml);
                     }
                     case "p" -> filledUpTo = columns;
                     default -> {}
@@ -197,10 +223,28 @@ final class PackedFile {
                 if (filledUpTo > Caps.COLUMNS) {
                     throw new FileRefused(Messages.text("Table.columns", "columns", filledUpTo, "most", Caps.COLUMNS));
                 }
+                at += rowTimes;
+                if (filledUpTo > 0 && at > Caps.LAST_ROW) {
+                    throw new FileRefused(Messages.text("SheetBounds.row.beyond", "row", at, "most", Caps.LINES));
+                }
                 rows += filledUpTo > 0 ? rowTimes : 0;
                 if (rows > Caps.LINES + 1) {
                     throw new FileRefused(Messages.text("Table.lines", "most", Caps.LINES));
                 }
+            }
+        }
+    }
+
+    private static void refuseNumber(XMLStreamReader xml) {
+        for (int i = 0; i < xml.getAttributeCount(); i++) {
+            String value = xml.getAttributeValue(i);
+            if (xml.getAttributeLocalName(i).equals("value") && !SheetBounds.isOfSize(value)) {
+                throw new FileRefused(Messages.text(
+                        "SheetBounds.number",
+                        "cell",
+                        "none",
+                        "number",
+                        value.substring(0, Math.min(20, value.length()))));
             }
         }
     }

@@ -106,12 +106,19 @@ class RecordsWork implements DisposableBean {
             boolean made = records.isMade(id);
             records.at(
                     id, made ? ImportState.KEPT : ImportState.ASKING, made ? null : Messages.text("Records.changed"));
-        } catch (RuntimeException failed) {
+        } catch (RuntimeException | Error failed) {
+            // Whatever it was ends this file alone: the next one has its turn.
             LOG.error("A file could not be worked on", failed);
-            records.at(id, before.isBusy() ? ImportState.REFUSED : before, Messages.text("RecordsWork.failed"));
+            records.at(id, before.isBusy() ? ImportState.REFUSED : before, why(failed));
         } finally {
             here.remove(id);
         }
+    }
+
+    private static String why(Throwable failed) {
+        return failed instanceof OutOfMemoryError
+                ? Messages.text("RecordsWork.memory")
+                : Messages.text("RecordsWork.failed");
     }
 
     private Records.Progress progress(UUID id) {

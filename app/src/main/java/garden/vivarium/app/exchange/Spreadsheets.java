@@ -122,7 +122,9 @@ final class Spreadsheets {
     }
 
     private static String number(BigDecimal number) {
-        return number.stripTrailingZeros().toPlainString();
+        return SheetBounds.isOfSize(number.toString())
+                ? number.stripTrailingZeros().toPlainString()
+                : number.toString();
     }
 
     private static String ods(byte[] bytes) {

@@ -7,6 +7,8 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -20,15 +22,32 @@ import org.springframework.stereotype.Component;
 @ConditionalOnProperty("vivarium.lan.authority")
 class AuthorityDoor implements DisposableBean {
 
+    /** So many may fetch it at once; who does not say what they want within seconds is let go. */
+    private static final int AT_ONCE = 8;
+
+    private static final String SECONDS = "4";
+
+    static {
+        // Read once, when the first server of the machine's own library is made.
+        System.setProperty("sun.net.httpserver.maxReqTime", SECONDS);
+        System.setProperty("sun.net.httpserver.maxRspTime", SECONDS);
+    }
+
     static final String FILE = "/vivarium-authority.crt";
 
     private final Authority authority;
     private final HttpServer server;
+    private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, work -> {
+        Thread thread = new Thread(work, "authority-door");
+        thread.setDaemon(true);
+        return thread;
+    });
 
     AuthorityDoor(@Value("${vivarium.lan.authority}") Path file, @Value("${vivarium.lan.door:0}") int port)
             throws IOException {
         authority = Authority.read(file);
-        server = HttpServer.create(new InetSocketAddress(port), 8);
+        server = HttpServer.create(new InetSocketAddress(port), 64);
+        server.setExecutor(threads);
         server.createContext("/", this::answer);
         server.start();
     }
@@ -66,5 +85,6 @@ class AuthorityDoor implements DisposableBean {
     @Override
     public void destroy() {
         server.stop(0);
+        threads.shutdownNow();
     }
 }

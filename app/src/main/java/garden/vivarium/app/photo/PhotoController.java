@@ -9,11 +9,10 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -36,11 +35,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PhotoController {
 
     private final Photos photos;
+    private final PictureDesk desk;
     private final BatchBook batches;
     private final Stock stock;
 
-    PhotoController(Photos photos, BatchBook batches, Stock stock) {
+    PhotoController(Photos photos, PictureDesk desk, BatchBook batches, Stock stock) {
         this.photos = photos;
+        this.desk = desk;
         this.batches = batches;
         this.stock = stock;
     }
@@ -53,7 +54,7 @@ class PhotoController {
             @RequestParam(required = false) String note,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            photos.ofBatch(code, UUID.randomUUID(), takenOn, note, bytes(file));
+            photos.ofBatch(code, UUID.randomUUID(), takenOn, note, uploaded(file));
             return Messages.text("Photo.kept");
         });
     }
@@ -66,7 +67,7 @@ class PhotoController {
             @RequestParam(required = false) String note,
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
-            photos.ofStock(id, UUID.randomUUID(), takenOn, note, bytes(file));
+            photos.ofStock(id, UUID.randomUUID(), takenOn, note, uploaded(file));
             return Messages.text("Photo.kept");
         });
     }
@@ -89,8 +90,11 @@ class PhotoController {
                     .body(new Answer(clientId, false, Messages.text("Photo.another")));
         }
         try {
-            photos.ofBatch(code, clientId, takenOn, null, bytes(file));
+            photos.ofBatch(code, clientId, takenOn, null, uploaded(file));
             return ResponseEntity.ok(new Answer(clientId, true, "kept"));
+        } catch (TooManyWait later) {
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                    .body(new Answer(clientId, false, later.getMessage()));
         } catch (InvalidField refused) {
             return ResponseEntity.unprocessableEntity().body(new Answer(clientId, false, refused.getMessage()));
         } catch (NotFound gone) {
@@ -99,15 +103,19 @@ class PhotoController {
         }
     }
 
-    private static byte[] bytes(MultipartFile file) {
+    /** It stays where the container put it until it is its turn to be read. */
+    private static PictureDesk.File uploaded(MultipartFile file) {
         if (file.isEmpty()) {
             throw new InvalidField("file", Messages.text("Photo.none"));
         }
-        try {
-            return file.getBytes();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return file::getBytes;
+    }
+
+    /** How many photographs wait to be read, for pages that wait with one. */
+    @GetMapping(path = "/photos/waiting", produces = "application/json")
+    @ResponseBody
+    Map<String, Integer> waiting() {
+        return Map.of("waiting", desk.waiting());
     }
 
     @GetMapping("/photos/{id}/large")

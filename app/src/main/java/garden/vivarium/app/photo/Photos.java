@@ -1,18 +1,13 @@
 package garden.vivarium.app.photo;
 
 import garden.vivarium.app.batch.BatchBook;
-import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
-import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.SignedIn;
-import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,34 +15,26 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Photos {
 
-    /** Of one batch or stock plant; more than a year of days. */
-    private static final int MOST = 400;
-
-    private static final int LONGEST_NOTE = 200;
-    private final int mostInAll;
-
     private final PhotoRepository photos;
     private final PhotoFileRepository files;
     private final BatchBook batches;
     private final Stock stock;
-    private final CurrentNursery nursery;
-    private final Today today;
+    private final Album album;
+    private final PictureDesk desk;
 
     Photos(
             PhotoRepository photos,
             PhotoFileRepository files,
             BatchBook batches,
             Stock stock,
-            CurrentNursery nursery,
-            Today today,
-            @Value("${vivarium.photos.most:20000}") int mostInAll) {
+            Album album,
+            PictureDesk desk) {
         this.photos = photos;
         this.files = files;
         this.batches = batches;
         this.stock = stock;
-        this.nursery = nursery;
-        this.today = today;
-        this.mostInAll = mostInAll;
+        this.album = album;
+        this.desk = desk;
     }
 
     /**
@@ -55,55 +42,35 @@ public class Photos {
      *
      * @throws InvalidField if it is no photograph, too large, or dated ahead
      */
-    @Transactional
     public PhotoView ofBatch(String code, UUID clientId, LocalDate day, String note, byte[] file) {
-        return keep(Photo.Kind.BATCH, batches.entry(code).batch().id(), clientId, day, note, file);
+        return ofBatch(code, clientId, day, note, PictureDesk.File.of(file));
+    }
+
+    PhotoView ofBatch(String code, UUID clientId, LocalDate day, String note, PictureDesk.File file) {
+        return keep(
+                new Album.Entry(Photo.Kind.BATCH, batches.entry(code).batch().id(), clientId, day, note), file);
     }
 
     /** The same of a stock plant. */
-    @Transactional
     public PhotoView ofStock(UUID id, UUID clientId, LocalDate day, String note, byte[] file) {
+        return ofStock(id, clientId, day, note, PictureDesk.File.of(file));
+    }
+
+    PhotoView ofStock(UUID id, UUID clientId, LocalDate day, String note, PictureDesk.File file) {
         if (stock.find(id).isEmpty()) {
             throw new NotFound("no stock plant");
         }
-        return keep(Photo.Kind.STOCK, id, clientId, day, note, file);
+        return keep(new Album.Entry(Photo.Kind.STOCK, id, clientId, day, note), file);
     }
 
-    private PhotoView keep(Photo.Kind kind, UUID subject, UUID clientId, LocalDate day, String note, byte[] file) {
-        Optional<Photo> same = photos.findByClientId(clientId);
+    /** Read before any transaction begins, so that whoever waits their turn holds nothing that others need. */
+    private PhotoView keep(Album.Entry entry, PictureDesk.File file) {
+        Optional<PhotoView> same = album.kept(entry.clientId());
         if (same.isPresent()) {
-            return same.get().view();
+            return same.get();
         }
-        refuseDay(day);
-        if (photos.countByKindAndSubject(kind, subject) >= MOST) {
-            throw new InvalidField("file", Messages.text("Photo.many", "most", MOST));
-        }
-        if (photos.count() >= mostInAll) {
-            throw new InvalidField("file", Messages.text("Photo.many.in.all", "most", mostInAll));
-        }
-        Picture picture = PictureReader.read(file);
-        Photo photo = new Photo(kind, subject, clientId, day, said(note));
-        photo.kept(
-                picture.width(),
-                picture.height(),
-                nursery.person().map(SignedIn::name).orElse("Vivarium"),
-                today.now());
-        photos.save(photo);
-        files.save(new PhotoFile(photo.getId(), picture));
-        return photo.view();
-    }
-
-    private void refuseDay(LocalDate day) {
-        if (day == null) {
-            throw new InvalidField("takenOn", Messages.text("Photo.day"));
-        }
-        today.refuseFuture("takenOn", day);
-    }
-
-    private static String said(String note) {
-        return note == null || note.isBlank()
-                ? null
-                : note.strip().substring(0, Math.min(LONGEST_NOTE, note.strip().length()));
+        album.refuse(entry);
+        return album.keep(entry, desk.read(file));
     }
 
     /**
@@ -113,10 +80,10 @@ public class Photos {
      */
     @Transactional
     public void correct(UUID id, LocalDate day, String note) {
-        refuseDay(day);
+        album.refuseDay(day);
         photos.findById(id)
                 .orElseThrow(() -> new NotFound("no such photograph"))
-                .correct(day, said(note));
+                .correct(day, Album.said(note));
     }
 
     /** The page of what a photograph is of. */

@@ -15,8 +15,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
-import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -26,8 +24,8 @@ import javax.imageio.stream.MemoryCacheImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
 
 /**
- * Takes a photograph in: looks at what the file holds, whatever it is called; refuses what is no JPEG, PNG or WebP, is too large, or
- * carries a script; turns it upright, shrinks it, and keeps its dots alone, so that place and camera stay behind.
+ * Takes a photograph in: looks at what the file holds, whatever it is called; refuses what is no JPEG, PNG or WebP, or is too large;
+ * turns it upright, shrinks it, and keeps its dots alone, so that place, camera and whatever else is written in it stay behind.
  */
 final class PictureReader {
 
@@ -35,14 +33,19 @@ final class PictureReader {
     static final int SMALL = 320;
     static final int MOST_BYTES = 8_000_000;
 
-    /** More dots than any camera of a phone gives in one picture that is to be read here. */
-    private static final long MOST_DOTS = 64_000_000;
+    /** As many as the largest pictures of ordinary phones have, of 8,160 by 6,120. */
+    private static final long MOST_DOTS = 51_000_000;
 
+    /** Of what has to be in memory whole while it is read. */
+    private static final long MOST_DOTS_WHOLE = 25_000_000;
+
+    /** Cameras write some ten; each further one costs the time of reading it all once more. */
+    private static final int MOST_SCANS = 60;
+
+    private static final int MILLION = 1_000_000;
     private static final int LEAST_SIDE = 16;
     /** Read about so many dots along the longer side, so that a large photograph does not fill the memory. */
-    private static final int READ_SIDE = 3200;
-
-    private static final List<String> SCRIPTS = List.of("<script", "<?php", "javascript:", "<html", "<svg");
+    private static final int READ_SIDE = 2400;
 
     /** The kinds that are taken, by their first bytes. */
     private enum Kind {
@@ -66,12 +69,11 @@ final class PictureReader {
      */
     static Picture read(byte[] file) {
         if (file.length > MOST_BYTES) {
-            throw refused("Photo.large", "most", MOST_BYTES / 1_000_000);
+            throw refused("Photo.large", "most", MOST_BYTES / MILLION);
         }
         Kind kind = kind(file);
-        String text = new String(file, StandardCharsets.ISO_8859_1).toLowerCase(Locale.ROOT);
-        if (SCRIPTS.stream().anyMatch(text::contains)) {
-            throw refused("Photo.script");
+        if (kind == Kind.JPEG && PictureHead.scans(file) > MOST_SCANS) {
+            throw refused("Photo.broken");
         }
         try {
             BufferedImage upright = turned(dots(file, kind), orientation(file, kind));
@@ -146,7 +148,17 @@ final class PictureReader {
             int wide = reader.getWidth(0);
             int high = reader.getHeight(0);
             if ((long) wide * high > MOST_DOTS) {
-                throw refused("Photo.dots", "wide", wide, "high", high);
+                throw refused("Photo.dots", "wide", wide, "high", high, "most", MOST_DOTS / MILLION);
+            }
+            if ((long) wide * high > MOST_DOTS_WHOLE && PictureHead.mustBeReadWhole(file)) {
+                throw refused(
+                        "Photo.whole",
+                        "kind",
+                        kind.name(),
+                        "dots",
+                        (long) wide * high / MILLION,
+                        "most",
+                        MOST_DOTS_WHOLE / MILLION);
             }
             if (Math.min(wide, high) < LEAST_SIDE) {
                 throw refused("Photo.small", "wide", wide, "high", high);
@@ -162,6 +174,9 @@ final class PictureReader {
 
     /** On white, without a fourth channel, which JPEG does not have. */
     private static BufferedImage opaque(BufferedImage read) {
+        if (read.getType() == BufferedImage.TYPE_INT_RGB || read.getType() == BufferedImage.TYPE_3BYTE_BGR) {
+            return read;
+        }
         BufferedImage plain = new BufferedImage(read.getWidth(), read.getHeight(), BufferedImage.TYPE_INT_RGB);
         Graphics2D ink = plain.createGraphics();
         ink.drawImage(read, 0, 0, Color.WHITE, null);

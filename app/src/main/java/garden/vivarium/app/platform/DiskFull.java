@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** By what a disk without room is known, that of the database or of the application. */
-final class DiskFull {
+public final class DiskFull {
 
     /** Of MariaDB: an error writing a file, disk full, no room for a sort, and a table that cannot grow. */
     private static final Set<Integer> CODES = Set.of(3, 1021, 1026, 1114);
@@ -19,7 +19,7 @@ final class DiskFull {
     private DiskFull() {}
 
     /** Whether a failure comes of a disk that is full. */
-    static boolean isCauseOf(Throwable failure) {
+    public static boolean isCauseOf(Throwable failure) {
         return Stream.iterate(failure, f -> f != null, Throwable::getCause)
                 .limit(20)
                 .anyMatch(f -> (f instanceof SQLException s && (CODES.contains(s.getErrorCode()) || says(s)))

@@ -15,7 +15,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
 
 /** By what a connection to the database that could not be had, or was lost on the way, is known: the kinds of failures, not their words. */
-final class LostConnection {
+public final class LostConnection {
 
     private static final int MOST_LOOKED_AT = 50;
 
@@ -25,7 +25,7 @@ final class LostConnection {
      * Whether a failure comes of a database that cannot be reached, rather than of what was asked of it. What it was caused by counts as much
      * as what happened on the way out: a rollback that fails since the connection is closed hides the failure that closed it.
      */
-    static boolean isCauseOf(Throwable failure) {
+    public static boolean isCauseOf(Throwable failure) {
         Set<Throwable> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         Deque<Throwable> left = new ArrayDeque<>();
         left.add(failure);

@@ -68,6 +68,13 @@ class StockCount extends NurseryRow {
         return hard;
     }
 
+    /** How many are left on a day, at the most; empty where it was not counted by then. */
+    Optional<Integer> left(LocalDate day, PlantGroup.Rhythm rhythm, boolean regrows) {
+        boolean known =
+                countedOn != null && !day.isBefore(countedOn) && (lastCutOn == null || !day.isBefore(lastCutOn));
+        return known ? regrowth(rhythm, regrows).bears(day).map(Regrowth.Bearing::most) : Optional.empty();
+    }
+
     /** The last cut never was: what it bore before stands again. Other cuts than the last are in the count already. */
     void takeBack(int number, LocalDate day) {
         if (day.equals(lastCutOn) && lastCut != null && lastCut == number) {

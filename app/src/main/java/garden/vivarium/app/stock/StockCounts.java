@@ -57,10 +57,30 @@ public class StockCounts {
      * @param sort key of the sort of piece
      * @param pieces how much of that
      * @param hard whether a hard cut was meant; more than it bears well is one anyway
+     * @throws InvalidField if that is more than is left of what was counted
      */
     @Transactional
     public void cut(UUID id, String sort, int pieces, LocalDate day, boolean hard) {
+        refuseMoreThanIsLeft(keeper.toChange(id), sort, pieces, day);
         harvest(id, sort, pieces, day, hard, null);
+    }
+
+    /** What was counted and not cut since bounds the next cut; whoever has more than that counts first, and is heard. */
+    private void refuseMoreThanIsLeft(StockPlant plant, String sort, int pieces, LocalDate day) {
+        plant.left(sort, day, sorts.rhythm(plant.plant().view().group(), sort))
+                .filter(left -> pieces > left)
+                .ifPresent(left -> {
+                    throw new InvalidField(
+                            "pieces",
+                            Messages.text(
+                                    "StockCounts.more.than.is.left",
+                                    "pieces",
+                                    pieces,
+                                    "left",
+                                    sorts.count(sort, left),
+                                    "code",
+                                    keeper.view(plant).code()));
+                });
     }
 
     private void harvest(UUID id, String sort, int pieces, LocalDate day, boolean hard, UUID batch) {

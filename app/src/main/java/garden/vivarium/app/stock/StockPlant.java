@@ -119,6 +119,15 @@ class StockPlant extends NurseryRow {
         state = how;
     }
 
+    /** What is left of a sort on a day by what was counted and cut since, at the most; empty where nobody has counted, or only after that day. */
+    Optional<Integer> left(String sort, LocalDate day, PlantGroup.Rhythm rhythm) {
+        return counts.stream()
+                .filter(c -> c.sort().equals(Sorts.ANY))
+                .findFirst()
+                .or(() -> counts.stream().filter(c -> c.sort().equals(sort)).findFirst())
+                .flatMap(c -> c.left(day, rhythm, kind == StockKind.PLANT));
+    }
+
     /**
      * Pieces of a sort were cut.
      *

@@ -277,6 +277,55 @@ class CopiesTest {
     }
 
     @Test
+    void everyFaultNamesItsFileAndLineAndABombIsNotUnpacked() throws IOException {
+        current.workingFor(nursery.id(), () -> Growing.stockPlant(stock, "Fuchsia ‘Mine’"));
+        byte[] whole = written();
+        erase();
+        String plants = text(inside(whole), "stock_plant.csv");
+        String[] lines = plants.split("\r?\n");
+        assertRefused(
+                changed(whole, "stock_plant.csv", lines[0] + "\n\"one\",\"two\"\n"),
+                "stock_plant.csv, line 2: it has 2 cells, and");
+        assertRefused(
+                changed(whole, "stock_plant.csv", plants.replaceFirst("(?s)\n.*", "\n\"open")), "stock_plant.csv");
+        assertRefused(
+                changed(whole, "place.csv", text(inside(whole), "place.csv").replace("Bench", "B".repeat(500))),
+                "place.csv, of lines 2 to");
+        // Of a third of a megabyte when packed, a third of a gigabyte when not.
+        byte[] bomb = bomb(whole, "stock_plant.csv", lines[0] + "\n\"", 300_000_000L);
+        assertThat(bomb).hasSizeLessThan(400_000);
+        assertRefused(bomb, "stock_plant.csv, line 2: a row may have 24 million characters");
+        String json = text(inside(whole), "vivarium.json");
+        assertRefused(
+                changed(whole, "vivarium.json", json.replaceFirst("(?s)\"files\".*", "\"files\" : null }")),
+                "leaves out");
+        assertRefused(
+                changed(whole, "vivarium.json", json.replaceFirst("\"table\" : \"[^\"]+\"", "\"table\" : null")),
+                "leaves out");
+    }
+
+    /** One file of a copy begins so, and goes on with a letter for very long. */
+    private static byte[] bomb(byte[] copy, String of, String begins, long length) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        byte[] some = "x".repeat(1_000_000).getBytes(StandardCharsets.UTF_8);
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (Map.Entry<String, byte[]> file : inside(copy).entrySet()) {
+                zip.putNextEntry(new ZipEntry(file.getKey()));
+                if (file.getKey().equals(of)) {
+                    zip.write(begins.getBytes(StandardCharsets.UTF_8));
+                    for (long written = 0; written < length; written += some.length) {
+                        zip.write(some);
+                    }
+                } else {
+                    zip.write(file.getValue());
+                }
+                zip.closeEntry();
+            }
+        }
+        return out.toByteArray();
+    }
+
+    @Test
     void aCopyThatNamesRowsOfAnotherNurseryIsRefused() throws IOException {
         current.workingFor(nursery.id(), () -> garden.vivarium.app.batch.Growing.stockPlant(stock, "Fuchsia ‘Mine’"));
         Nurseries.Made other = Nurseries.make(people);

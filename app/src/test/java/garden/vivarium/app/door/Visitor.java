@@ -88,9 +88,14 @@ public final class Visitor {
 
     /** Anything at all. */
     public HttpResponse<String> send(HttpRequest.Builder request) {
+        return send(request, LONGEST);
+    }
+
+    /** Anything that may take so long. */
+    public HttpResponse<String> send(HttpRequest.Builder request, Duration longest) {
         statusLine = 0;
         try {
-            HttpResponse<String> answer = http.send(request.timeout(LONGEST).build(), begun -> {
+            HttpResponse<String> answer = http.send(request.timeout(longest).build(), begun -> {
                 statusLine = begun.statusCode();
                 return HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8);
             });

@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Files come from anywhere: what is too much or not what it says is refused with a reason. */
 class HostileFilesTest {
@@ -45,7 +47,49 @@ class HostileFilesTest {
         byte[] bomb = xlsx("xl/worksheets/sheet1.xml", " ".repeat(70_000_000));
 
         assertThat(bomb).hasSizeLessThan(200_000);
-        refused(bomb, "unpacks to more than 60 MB");
+        refused(bomb, "unpacks to more than 40 MB");
+    }
+
+    private static byte[] sheet(String data) {
+        return xlsx(
+                "xl/worksheets/sheet1.xml",
+                "<worksheet xmlns='http://schemas.openxmlformats.org/spreadsheetml/2006/main'><sheetData>%s</sheetData></worksheet>"
+                        .formatted(data));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            <row r='1000000000'><c r='A1000000000'><v>1</v></c></row>  | Row 1,000,000,000 lies beyond 20,000
+            <row r='30000'><c r='A30000'><v>1</v></c></row>            | Row 30,000 lies beyond 20,000
+            <row r='99999999999999999999'/>                            | lies beyond 20,000
+            <row r='1'><c r='ZZZZZZ1'><v>1</v></c></row>               | Column ZZZZZZ lies beyond
+            <row r='1'><c r='AAAAAAAAAAAAAAAAAAAAAAAA1'/></row>        | lies beyond the 60 columns
+            <row r='1'><c r='B1'><v>1E999999999</v></c></row>          | 1E999999999 in B1 has more digits
+            <row r='1'><c r='B1'><v>1E-999999999</v></c></row>         | 1E-999999999 in B1 has more digits
+            """)
+    void aSheetOfAKilobyteThatWouldFillTheMemoryIsRefusedByItsTrueReason(String data, String because) {
+        assertThat(sheet(data)).hasSizeLessThan(1500);
+        refused(sheet(data), because);
+    }
+
+    @Test
+    void longCellsAndLargeSheetsAreRefusedBeforeTheyAreRead() {
+        refused(
+                sheet("<row r='3'><c r='C3' t='inlineStr'><is><t>" + "x".repeat(40_000) + "</t></is></c></row>"),
+                "C3 holds");
+        refused(
+                xlsx("xl/sharedStrings.xml", "<sst><si><t>" + "x".repeat(40_000) + "</t></si></sst>"),
+                "characters or more");
+        refused(sheet("<row r='1'/>".repeat(3_500_000)), "One sheet of it unpacks to more than 40 MB");
+        refused(
+                ods(
+                        "<table:table-row><table:table-cell office:value-type='float' office:value='1E999999999'><text:p>x</text:p></table:table-cell></table:table-row>"),
+                "has more digits");
+        refused(
+                ods(
+                        "<table:table-row table:number-rows-repeated='999999999'><table:table-cell/></table:table-row>"
+                                + "<table:table-row><table:table-cell><text:p>plant</text:p></table:table-cell></table:table-row>"),
+                "Row 1,000,000,000 lies beyond 20,000");
     }
 
     @Test

@@ -22,6 +22,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -65,6 +66,9 @@ class RecordsTest {
 
     @Autowired
     private Records records;
+
+    @Autowired
+    private LearnedWordRepository learned;
 
     @Autowired
     private Batches batches;
@@ -112,6 +116,24 @@ class RecordsTest {
         assertThat(in(() -> evidence.record().of(perlite)))
                 .singleElement()
                 .satisfies(b -> assertThat(b.kept()).isEqualTo(22));
+    }
+
+    /** No page of ours sends it; learned once, it made every later file with the word fail. */
+    @Test
+    void aWordThatNobodyCanMeanIsAskedAboutAgain() {
+        preview("history", GOOD);
+        in(() -> learned.save(new LearnedWord("METHOD", "tip", "=")));
+        in(() -> learned.save(new LearnedWord("MEDIUM", "perlite", "no such medium at all")));
+        UUID file = in(() -> records.receive(
+                "history", "notes", GOOD.replace("tip cutting", "tip").getBytes(StandardCharsets.UTF_8)));
+        Findings found = in(() -> records.look(file));
+        assertThat(found.words()).extracting(Findings.WordFound::means).doesNotContain("=", "no such medium at all");
+        in(() -> {
+            records.choose(file, new Choices(null, null, null, null, Map.of("method", Map.of("tip", "=")), null, null));
+            return null;
+        });
+        Findings again = in(() -> records.look(file));
+        assertThat(again.words()).extracting(Findings.WordFound::means).doesNotContain("=");
     }
 
     @Test

@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.InetAddress;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -45,6 +51,26 @@ class AuthorityDoorTest {
     }
 
     @Test
+    void whoOpensTheDoorAndSaysNothingKeepsNobodyWaitingForLong() throws Exception {
+        AuthorityDoor door = new AuthorityDoor(kept("authority.crt"), 0);
+        List<Socket> halfOpen = new ArrayList<>();
+        try {
+            for (int i = 0; i < 20; i++) {
+                Socket socket = new Socket(InetAddress.getLoopbackAddress(), door.port());
+                socket.getOutputStream().write("GET /viv".getBytes(StandardCharsets.US_ASCII));
+                halfOpen.add(socket);
+            }
+            // Before, the first of them held the door for ever.
+            assertThat(ask(door, AuthorityDoor.FILE, "GET").statusCode()).isEqualTo(200);
+        } finally {
+            for (Socket socket : halfOpen) {
+                socket.close();
+            }
+            door.destroy();
+        }
+    }
+
+    @Test
     void itsNameAndFingerprintAreRead() throws IOException {
         Authority authority = Authority.read(kept("authority.crt"));
 
@@ -59,6 +85,7 @@ class AuthorityDoorTest {
         return HttpClient.newHttpClient()
                 .send(
                         HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + door.port() + path))
+                                .timeout(Duration.ofSeconds(30))
                                 .method(method, HttpRequest.BodyPublishers.noBody())
                                 .build(),
                         HttpResponse.BodyHandlers.ofByteArray());

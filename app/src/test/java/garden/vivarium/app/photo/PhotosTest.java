@@ -53,8 +53,8 @@ class PhotosTest extends AtANursery {
         BatchView tray = running(24, 20);
         long before = kept();
 
-        assertThatThrownBy(() ->
-                        run(() -> photos.ofBatch(tray.code(), UUID.randomUUID(), TODAY, null, Pictures.withScript())))
+        assertThatThrownBy(() -> run(() ->
+                        photos.ofBatch(tray.code(), UUID.randomUUID(), TODAY, null, Pictures.bomb(30_000, 30_000))))
                 .isInstanceOf(InvalidField.class);
         assertThatThrownBy(() -> run(() -> photos.ofBatch(
                         tray.code(), UUID.randomUUID(), TODAY.plusDays(1), null, Pictures.file("png", 80, 60))))
@@ -67,7 +67,8 @@ class PhotosTest extends AtANursery {
     @Test
     void aNurseryKeepsSoManyAndNoMore() {
         BatchView tray = running(24, 20);
-        Photos two = new Photos(photoRows, files, book, stock, current, today, 2);
+        Photos two = new Photos(
+                photoRows, files, book, stock, new Album(photoRows, files, current, today, 2), new PictureDesk());
         for (int i = 0; i < 2; i++) {
             run(() -> two.ofBatch(tray.code(), UUID.randomUUID(), TODAY, null, Pictures.file("jpeg", 80, 60)));
         }

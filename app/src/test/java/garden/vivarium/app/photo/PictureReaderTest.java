@@ -14,6 +14,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -47,6 +48,23 @@ class PictureReaderTest {
         assertThat(kept.width()).isEqualTo(40);
         assertThat(isRed(read(kept.large()), 8, 12)).isTrue();
         assertThat(isRed(read(kept.large()), 32, 12)).isFalse();
+    }
+
+    @Test
+    void whatElseIsWrittenInItStaysBehindAndIsNoReasonToRefuseIt() {
+        Picture kept = PictureReader.read(Pictures.withScript());
+        assertThat(new String(kept.large(), StandardCharsets.ISO_8859_1).toLowerCase(Locale.ROOT))
+                .doesNotContain("script");
+    }
+
+    @Test
+    void aProgressiveOneOfAnOrdinarySizeIsTaken() {
+        Picture kept = PictureReader.read(Pictures.progressive(4000, 3000));
+        assertThat(kept.width()).isEqualTo(1600);
+        assertThat(PictureHead.mustBeReadWhole(Pictures.progressive(40, 30))).isTrue();
+        assertThat(PictureHead.mustBeReadWhole(Pictures.file("jpeg", 40, 30))).isFalse();
+        assertThat(PictureHead.mustBeReadWhole(Pictures.file("png", 40, 30))).isFalse();
+        assertThat(PictureHead.mustBeReadWhole(Pictures.WEBP)).isTrue();
     }
 
     /** Where the left half of the picture, which is red, comes to lie. */
@@ -89,7 +107,11 @@ class PictureReaderTest {
                 Arguments.of("a HEIC", "\0\0\0\u0018ftypheic".getBytes(StandardCharsets.US_ASCII), "HEIC"),
                 Arguments.of("a program", new byte[] {0x7F, 'E', 'L', 'F', 2, 1}, "no photograph"),
                 Arguments.of("nothing", new byte[0], "no photograph"),
-                Arguments.of("a script in a comment", Pictures.withScript(), "script"),
+                Arguments.of("a JPEG of very many scans", Pictures.ofScans(80), "cannot be read"),
+                Arguments.of("too many dots", Pictures.bomb(8000, 6400), "51 million are taken"),
+                Arguments.of("an interlaced PNG", Pictures.interlaced(6000, 4500), "interlaced PNG of 27 million dots"),
+                Arguments.of(
+                        "a progressive JPEG", Pictures.progressive(5200, 5000), "progressive JPEG of 26 million dots"),
                 Arguments.of("a bomb", Pictures.bomb(30_000, 30_000), "too many"),
                 Arguments.of("a lie about its size", Pictures.bomb(4000, 4000), "cannot be read"),
                 Arguments.of("a dot", Pictures.file("png", 1, 1), "too few"),

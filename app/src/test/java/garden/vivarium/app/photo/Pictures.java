@@ -11,7 +11,11 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.zip.CRC32;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 
 /** Files for tests: pictures made here, left half red and right half green, and what only looks like one. */
 public final class Pictures {
@@ -74,6 +78,45 @@ public final class Pictures {
 
     static byte[] withScript() {
         return jpegWith(0xFE, "<ScRiPt>alert(1)</script>".getBytes(StandardCharsets.US_ASCII), 60, 40);
+    }
+
+    /** A JPEG whose dots come in passes over the whole. */
+    public static byte[] progressive(int wide, int high) {
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ImageOutputStream to = ImageIO.createImageOutputStream(out)) {
+            ImageWriteParam how = writer.getDefaultWriteParam();
+            how.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
+            writer.setOutput(to);
+            writer.write(null, new IIOImage(drawn(wide, high), null, null), how);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            writer.dispose();
+        }
+        return out.toByteArray();
+    }
+
+    /** A JPEG that says to be made of so many passes, each of nothing. */
+    static byte[] ofScans(int scans) {
+        byte[] plain = file("jpeg", 60, 40);
+        byte[] scan = {(byte) 0xFF, (byte) 0xDA, 0, 2};
+        ByteBuffer all = ByteBuffer.allocate(plain.length + scans * scan.length);
+        all.put(plain, 0, plain.length - 2);
+        for (int i = 0; i < scans; i++) {
+            all.put(scan);
+        }
+        return all.put(plain, plain.length - 2, 2).array();
+    }
+
+    /** A PNG of a few bytes that says it comes in passes, and is of so many dots. */
+    static byte[] interlaced(int wide, int high) {
+        byte[] png = bomb(wide, high);
+        png[28] = 1;
+        CRC32 sum = new CRC32();
+        sum.update(png, 12, 17);
+        ByteBuffer.wrap(png).putInt(29, (int) sum.getValue());
+        return png;
     }
 
     /** A PNG of a few bytes that says it is of so many dots. */

@@ -64,6 +64,23 @@ class StoriesTest extends AtANursery {
     }
 
     @Test
+    void whatIsLeftBoundsTheNextCutUntilSomebodyCounts() {
+        run(() -> counts.look(fuchsia.id(), TODAY, 5000, null, StockState.GROWING, null));
+        run(() -> counts.cut(fuchsia.id(), 3000, TODAY, false));
+        assertThatThrownBy(() -> run(() -> counts.cut(fuchsia.id(), 3000, TODAY, true)))
+                .isInstanceOfSatisfying(
+                        InvalidField.class, p -> assertThat(p.field()).isEqualTo("pieces"))
+                .hasMessageContaining("3,000 are more than")
+                .hasMessageContaining("2,000");
+        run(() -> counts.cut(fuchsia.id(), 1999, TODAY, true));
+        assertThatThrownBy(() -> run(() -> counts.cut(fuchsia.id(), 2, TODAY, true)))
+                .hasMessageContaining("count it first");
+        run(() -> counts.look(fuchsia.id(), TODAY, 40, null, StockState.GROWING, null));
+        run(() -> counts.cut(fuchsia.id(), 2, TODAY, false));
+        assertThat(in(() -> stories.sheet(fuchsia.id())).past().harvests()).hasSize(3);
+    }
+
+    @Test
     void recoveryAfterAHardCutIsCountedInShoots() {
         run(() -> counts.cut(fuchsia.id(), 70, TODAY.minusDays(30), true));
         assertThat(in(() -> stories.sheet(fuchsia.id())).past().recovery().orElseThrow())

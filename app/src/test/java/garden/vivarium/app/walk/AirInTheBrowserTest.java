@@ -16,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -67,6 +68,15 @@ class AirInTheBrowserTest extends AtThePages {
 
         assertThat(send(null, json(60, 0, 18)).statusCode()).isEqualTo(401);
         assertThat(send("no-such-token", json(60, 0, 18)).statusCode()).isEqualTo(401);
+        for (String unread : List.of("not json", "", "{\"readings\": \"" + "x".repeat(1_200_000) + "\"}")) {
+            HttpResponse<String> stranger = send("no-such-token", unread);
+            assertThat(stranger.statusCode()).as("the token is looked at first").isEqualTo(401);
+            assertThat(stranger.body()).startsWith("{").contains("token");
+            HttpResponse<String> known = send(token, unread);
+            assertThat(known.statusCode()).isIn(400, 413, 422);
+            assertThat(known.headers().firstValue("Content-Type").orElse("")).startsWith("application/json");
+            assertThat(known.body()).startsWith("{").contains("message");
+        }
         assertThat(send(token, "{\"readings\": [{\"at\": \"2026-06-15T08:00:00Z\", \"warmth\": 900}]}")
                         .statusCode())
                 .isEqualTo(422);
