@@ -7,7 +7,7 @@ export default [
     files: ["src/main/web/**/*.js"],
     languageOptions: { globals: { ...globals.browser, ...globals.serviceworker } },
   },
-  { files: ["src/test/js/**/*.js"], languageOptions: { globals: { ...globals.node, indexedDB: "readonly" } } },
+  { files: ["src/test/js/**/*.js", "src/test/outbox/*.js"], languageOptions: { globals: { ...globals.node, indexedDB: "readonly" } } },
   {
     rules: {
       "no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_", caughtErrors: "none" }],

@@ -3,5 +3,5 @@
 set -eu
 VIVARIUM_JS=$1
 export VIVARIUM_JS
-node_modules/.bin/eslint --max-warnings 0 src/main/web src/test/js eslint.config.js
+node_modules/.bin/eslint --max-warnings 0 src/main/web src/test/js src/test/outbox eslint.config.js
 node --test src/test/js/

@@ -2,11 +2,18 @@ package garden.vivarium.app.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.photo.Pictures;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -20,6 +27,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 @EnabledIfSystemProperty(named = "vivarium.bench", matches = "cluster")
 class ClusterBench {
 
+    private static final int TRAYS = 6;
     private static final String PASSWORD = "sand eels at dawn";
 
     private final int port = Integer.getInteger("cluster.port");
@@ -27,33 +35,57 @@ class ClusterBench {
 
     @Test
     void nodesDieWhilePeopleSave() throws Exception {
-        open();
+        Visitor first = open();
+        for (int i = 0; i < TRAYS; i++) {
+            first.get("/stands");
+            first.post(
+                    "/stands",
+                    "plant",
+                    "Fuchsia",
+                    "when",
+                    "3 weeks ago",
+                    "pieces",
+                    "24",
+                    "method",
+                    "",
+                    "medium",
+                    "",
+                    "place",
+                    "Bench " + i);
+        }
+        List<String> trays = trays();
+        assertThat(trays).hasSize(TRAYS);
         Saving saving = new Saving("Look at tray");
         for (int i = 0; i < 4; i++) {
             Visitor person = new Visitor(port);
             assertThat(person.signIn("tern", PASSWORD)).isEqualTo("/round");
             // A form is sent from a page: that of the door has gone with signing in.
             assertThat(person.get("/stock").statusCode()).isEqualTo(200);
-            saving.by(person, List.of(), Duration.ZERO);
+            saving.by(person, List.of(trays.get(i)), Duration.ZERO);
         }
+        byte[] picture = Pictures.file("jpeg", 640, 480);
+        Phone phone = new Phone("http://127.0.0.1:" + port, "tern", PASSWORD, trays.subList(4, 6), picture);
         TimeUnit.SECONDS.sleep(4);
         kill("app1");
         TimeUnit.SECONDS.sleep(6);
         kill("db1");
         TimeUnit.SECONDS.sleep(12);
+        Phone.Outcome phoned = phone.end();
         saving.end();
-        Saving.Outcome outcome = saving.outcome(
-                "jdbc:mariadb://127.0.0.1:" + System.getProperty("cluster.database") + "/vivarium",
-                Files.readString(pids.resolveSibling("password")).strip());
+        saving.heldToBeKept(phoned.letGo());
+        saving.heldToBeKept(phoned.photosLetGo());
+        Saving.Outcome outcome = saving.outcome(database(), password());
         System.out.println(saving.said(outcome));
         assertThat(outcome.acknowledged()).isGreaterThan(50);
         assertThat(outcome.lost()).isEmpty();
         assertThat(outcome.doubled()).isEmpty();
         assertThat(outcome.signedOut()).isZero();
         assertThat(outcome.refused()).isEmpty();
+        assertThat(phoned.refused()).isEmpty();
+        assertThat(phoned.letGo()).isNotEmpty();
     }
 
-    private void open() {
+    private Visitor open() {
         Visitor first = new Visitor(port);
         first.get("/first");
         HttpResponse<String> opened = first.post(
@@ -78,6 +110,27 @@ class ClusterBench {
         first.get("/round");
         assertThat(Saving.remind(first, "Look at the first tray", UUID.randomUUID()))
                 .isEqualTo(302);
+        return first;
+    }
+
+    private List<String> trays() throws IOException, SQLException {
+        List<String> codes = new ArrayList<>();
+        try (Connection c = DriverManager.getConnection(database(), "vivarium", password());
+                Statement asks = c.createStatement();
+                ResultSet rows = asks.executeQuery("select code from batch where stuck = 24 order by code")) {
+            while (rows.next()) {
+                codes.add(rows.getString(1));
+            }
+        }
+        return codes;
+    }
+
+    private static String database() {
+        return "jdbc:mariadb://127.0.0.1:" + System.getProperty("cluster.database") + "/vivarium";
+    }
+
+    private String password() throws IOException {
+        return Files.readString(pids.resolveSibling("password")).strip();
     }
 
     private void kill(String node) throws IOException, InterruptedException {

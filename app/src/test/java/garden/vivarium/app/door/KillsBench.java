@@ -2,6 +2,7 @@ package garden.vivarium.app.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.photo.Pictures;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,8 +25,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /**
- * Three people save at the sample nursery while the application, its database, or both are killed again and again, and started
- * again by the start command. What was acknowledged is there once and whole. Printed, and asserted.
+ * People save looks, forms, photographs and files at the sample nursery while the application, its database, or both are killed again and again, and started
+ * again by the start command. What was acknowledged is there once and whole. By clients that believe the status
+ * line alone, and by the real outbox. Printed, and asserted.
  */
 @EnabledIfSystemProperty(named = "vivarium.bench", matches = "kills")
 class KillsBench {
@@ -46,17 +48,20 @@ class KillsBench {
         Saving saving = new Saving("Turn tray");
         for (int i = 0; i < PEOPLE; i++) {
             int n = i;
-            Visitor person = new Visitor(port);
-            assertThat(person.signIn("wren", "low tide at noon")).isEqualTo("/round");
+            Visitor person = signedIn();
             List<String> own = new ArrayList<>(trays);
             own.removeIf(t -> trays.indexOf(t) % PEOPLE != n);
             saving.by(person, own, Duration.ofMillis(120));
         }
+        byte[] picture = Pictures.file("jpeg", 640, 480);
+        saving.photographsBy(signedIn(), trays, picture, Duration.ofMillis(400));
+        saving.importsBy(signedIn(), Duration.ofMillis(700));
+        Phone phone = new Phone("http://127.0.0.1:" + port, "wren", "low tide at noon", trays, picture);
         for (int kill = 0; kill < KILLS; kill++) {
             // Up for some seconds each time: what is saved while all is well has to be there too.
             TimeUnit.MILLISECONDS.sleep(1000 + random.nextInt(4000));
-            int lot = random.nextInt(10);
-            String what = lot < 4 ? "application" : lot < 8 ? "database" : "both";
+            int lot = random.nextInt(30);
+            String what = lot < 10 ? "application" : lot < 27 ? "database" : "both";
             Map<String, String> ended = new TreeMap<>();
             if (!what.equals("database")) {
                 ended.put("app.pid", kill("app.pid"));
@@ -70,7 +75,17 @@ class KillsBench {
             }
         }
         TimeUnit.SECONDS.sleep(2);
+        Phone.Outcome phoned = phone.end();
         saving.end();
+        saving.heldToBeKept(phoned.letGo());
+        saving.heldToBeKept(phoned.photosLetGo());
+        System.out.printf(
+                "by the outbox: %d checks typed, %d let go of and %d photographs, %d still held, %d refused%n",
+                phoned.checks().size(),
+                phoned.letGo().size(),
+                phoned.photosLetGo().size(),
+                phoned.held().size(),
+                phoned.refused().size());
         away.forEach((what, took) -> {
             Collections.sort(took);
             System.out.printf(
@@ -89,6 +104,15 @@ class KillsBench {
         assertThat(outcome.halves()).isZero();
         assertThat(outcome.signedOut()).isZero();
         assertThat(outcome.refused()).isEmpty();
+        assertThat(phoned.refused()).isEmpty();
+        assertThat(phoned.letGo()).hasSizeGreaterThan(KILLS);
+    }
+
+    private Visitor signedIn() {
+        Visitor person = new Visitor(port);
+        assertThat(person.signIn("wren", "low tide at noon")).isEqualTo("/round");
+        person.get("/stock");
+        return person;
     }
 
     /** Codes of running trays. */

@@ -1,6 +1,7 @@
 package garden.vivarium.app.door;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -22,6 +23,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * People who save one thing after another while something is killed: reminders, sent as forms, and now and then a look at a tray,
@@ -31,11 +33,15 @@ final class Saving {
 
     private static final Duration PATIENCE = Duration.ofMinutes(2);
     private static final int PIECES = 24;
-    private static final int A_LOOK_EVERY = 5;
+    private static final int A_LOOK_EVERY = 2;
+    private static final int BATCHES = 3;
 
     private final String name;
     private final Queue<String> reminders = new ConcurrentLinkedQueue<>();
     private final Queue<UUID> looks = new ConcurrentLinkedQueue<>();
+    private final Queue<String> photographs = new ConcurrentLinkedQueue<>();
+    private final Queue<String> files = new ConcurrentLinkedQueue<>();
+    private final Queue<String> more = new ConcurrentLinkedQueue<>();
     private final AtomicInteger askedAgain = new AtomicInteger();
     private final AtomicInteger unknown = new AtomicInteger();
     private final AtomicInteger signedOut = new AtomicInteger();
@@ -59,7 +65,7 @@ final class Saving {
     void by(Visitor person, List<String> trays, Duration pause) {
         int n = people.size();
         person.get("/round");
-        Thread saves = new Thread(() -> {
+        saves(() -> {
             for (int i = 0; !over; i++) {
                 if (!trays.isEmpty() && i % A_LOOK_EVERY == 0) {
                     look(person, trays.get(i / A_LOOK_EVERY % trays.size()));
@@ -69,6 +75,76 @@ final class Saving {
                 rest(pause);
             }
         });
+    }
+
+    /** One more who takes photographs of trays. */
+    void photographsBy(Visitor person, List<String> trays, byte[] picture, Duration pause) {
+        saves(() -> {
+            person.get("/stock");
+            for (int i = 0; !over; i++) {
+                String id = UUID.randomUUID().toString();
+                String path = "/batches/" + trays.get(i % trays.size()) + "/photos/send";
+                Map<String, String> fields = Map.of(
+                        "clientId", id, "takenOn", LocalDate.now(ZoneOffset.UTC).toString());
+                if (untilAnswered(
+                        () -> status(
+                                person,
+                                () -> person.send(Multipart.of(person, path, fields, "p.jpg", "image/jpeg", picture)
+                                        .header("Accept", "application/json"))),
+                        200)) {
+                    photographs.add(id);
+                }
+                rest(pause);
+            }
+        });
+    }
+
+    /** One more who brings files in, each of three batches, and looks whether they are kept. */
+    void importsBy(Visitor person, Duration pause) {
+        saves(() -> {
+            for (int i = 0; !over; i++) {
+                bringIn(person, "%s file %05d".formatted(name, i));
+                rest(pause);
+            }
+        });
+    }
+
+    private void bringIn(Visitor person, String file) {
+        StringBuilder lines =
+                new StringBuilder("batch,plant,group,method,medium,stuck_on,stuck,looked_on,ready,lost\n");
+        for (int b = 1; b <= BATCHES; b++) {
+            lines.append(
+                    "%s %d,Sage ‘Of A File’,soft,tip cutting,water,2025-05-01,20,2025-05-25,17,3\n".formatted(file, b));
+        }
+        byte[] bytes = lines.toString().getBytes(StandardCharsets.UTF_8);
+        Instant begun = Instant.now();
+        String page = "";
+        while (!over && Duration.between(begun, Instant.now()).compareTo(PATIENCE) < 0) {
+            try {
+                if (page.isEmpty()) {
+                    person.get("/stock");
+                    page = Visitor.ledTo(person.send(
+                            Multipart.of(person, "/records", Map.of("kind", "history"), "f.csv", "text/csv", bytes)
+                                    .header("Accept", "text/html")));
+                } else {
+                    String shown = person.get(page).body();
+                    if (shown.contains("part of your record now")) {
+                        files.add(file);
+                        return;
+                    }
+                    if (shown.contains(page + "/keep")) {
+                        person.post(page + "/keep");
+                    }
+                }
+            } catch (IllegalStateException gone) {
+                askedAgain.incrementAndGet();
+            }
+            rest(Duration.ofMillis(200));
+        }
+    }
+
+    private void saves(Runnable work) {
+        Thread saves = new Thread(work);
         people.add(saves);
         saves.start();
     }
@@ -82,16 +158,18 @@ final class Saving {
 
     /** Saves one reminder, and says how that was answered. */
     static int remind(Visitor person, String what, UUID form) {
-        return status(() -> person.post(
-                "/round/reminders",
-                "once",
-                form.toString(),
-                "what",
-                what,
-                "place",
-                "Bench",
-                "on",
-                LocalDate.now(ZoneOffset.UTC).plusDays(30).toString()));
+        return status(
+                person,
+                () -> person.post(
+                        "/round/reminders",
+                        "once",
+                        form.toString(),
+                        "what",
+                        what,
+                        "place",
+                        "Bench",
+                        "on",
+                        LocalDate.now(ZoneOffset.UTC).plusDays(30).toString()));
     }
 
     private void remind(Visitor person, String what) {
@@ -104,8 +182,10 @@ final class Saving {
     private void look(Visitor person, String tray) {
         UUID look = UUID.randomUUID();
         if (untilAnswered(
-                () -> status(() ->
-                        person.look(tray, look, LocalDate.now(ZoneOffset.UTC).toString(), PIECES)),
+                () -> status(
+                        person,
+                        () -> person.look(
+                                tray, look, LocalDate.now(ZoneOffset.UTC).toString(), PIECES)),
                 200)) {
             looks.add(look);
         }
@@ -152,13 +232,14 @@ final class Saving {
         HttpResponse<String> send();
     }
 
-    /** The status of an answer, 401 where one is no longer signed in, 0 where nobody answered. */
-    private static int status(Sends request) {
+    /** The status line of an answer, 401 where one is no longer signed in, 0 where nobody answered. */
+    private static int status(Visitor person, Sends request) {
         try {
             HttpResponse<String> answer = request.send();
             return Visitor.ledTo(answer).startsWith("/sign-in") ? 401 : answer.statusCode();
         } catch (IllegalStateException gone) {
-            return 0;
+            // An answer that broke off counts by how it began: there are clients that look no further.
+            return person.statusLine();
         }
     }
 
@@ -168,6 +249,11 @@ final class Saving {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** Ids of what another client holds to be kept. */
+    void heldToBeKept(Collection<String> ids) {
+        more.addAll(ids);
     }
 
     /**
@@ -197,16 +283,31 @@ final class Saving {
             count(asks, "select what, count(*) from reminder where what like '" + name + "%' group by what", kept);
             count(asks, "select client_id, count(*) from batch_check group by client_id", kept);
             Map<String, Integer> torn = new HashMap<>();
+            Map<String, Integer> whole = new HashMap<>();
             count(
                     asks,
                     "select c.client_id, count(r.id) from batch_check c left join reading r on r.check_id = c.id where not c.by_count group by c.client_id",
                     torn);
+            count(
+                    asks,
+                    "select p.client_id, count(f.id) from photo p left join photo_file f on f.photo_id = p.id group by p.client_id",
+                    kept);
+            String brought = "from batch where old_code like '" + name + " file%' group by 1";
+            count(asks, "select old_code, count(*) " + brought, kept);
+            count(asks, "select left(old_code, char_length(old_code) - 2), count(*) " + brought, whole);
             halves = (int) looks.stream()
                     .filter(l -> torn.getOrDefault(l.toString(), 0) != PIECES)
+                    .count();
+            halves += (int) whole.values().stream().filter(n -> n != BATCHES).count();
+            halves += (int) photographs.stream()
+                    .filter(p -> kept.getOrDefault(p, 1) == 0)
                     .count();
         }
         List<String> acknowledged = new ArrayList<>(reminders);
         looks.forEach(l -> acknowledged.add(l.toString()));
+        acknowledged.addAll(photographs);
+        files.forEach(f -> IntStream.rangeClosed(1, BATCHES).forEach(b -> acknowledged.add(f + " " + b)));
+        acknowledged.addAll(more);
         List<String> lost =
                 acknowledged.stream().filter(n -> !kept.containsKey(n)).toList();
         List<String> doubled =
@@ -226,10 +327,14 @@ final class Saving {
     String said(Outcome outcome) {
         return String.format(
                         Locale.ROOT,
-                        "%,d saves acknowledged (%,d of them looks at %d pieces), asked again %,d times, longest wait %.1f s; lost %d, doubled %d, in part %d, not known %d, signed out %d, refused %d",
+                        "%,d saves acknowledged (%,d looks at %d pieces, %,d photographs, %,d files of %d batches, %,d looks and photographs by the outbox), asked again %,d times, longest wait %.1f s; lost %d, doubled %d, in part %d, not known %d, signed out %d, refused %d",
                         outcome.acknowledged(),
                         looks.size(),
                         PIECES,
+                        photographs.size(),
+                        files.size(),
+                        BATCHES,
+                        more.size(),
                         askedAgain.get(),
                         longest / 1000.0,
                         outcome.lost().size(),

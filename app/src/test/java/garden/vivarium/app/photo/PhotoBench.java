@@ -3,19 +3,18 @@ package garden.vivarium.app.photo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.batch.Growing;
+import garden.vivarium.app.door.Multipart;
 import garden.vivarium.app.door.Visitor;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.people.Nurseries;
 import java.io.IOException;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -32,7 +31,6 @@ class PhotoBench extends AtANursery {
     private static final int AT_ONCE = 12;
     private static final long MOST_KB = 400_000;
     private static final long LONGEST_PAGE_MS = 1000;
-    private static final byte[] LINE = "\r\n".getBytes(StandardCharsets.US_ASCII);
 
     @LocalServerPort
     private int port;
@@ -100,29 +98,17 @@ class PhotoBench extends AtANursery {
     }
 
     private static int send(Visitor who, String tray, byte[] file) {
-        List<byte[]> parts = new ArrayList<>();
-        field(parts, "clientId", UUID.randomUUID().toString());
-        field(parts, "takenOn", TODAY.toString());
-        String head =
-                "--x\r\nContent-Disposition: form-data; name=\"file\"; filename=\"p.jpg\"\r\nContent-Type: image/jpeg\r\n\r\n";
-        parts.add(head.getBytes(StandardCharsets.US_ASCII));
-        parts.add(file);
-        parts.add("\r\n--x--\r\n".getBytes(StandardCharsets.US_ASCII));
-        HttpResponse<String> answer = who.send(
-                HttpRequest.newBuilder(who.at("/batches/" + tray + "/photos/send"))
-                        .header("Content-Type", "multipart/form-data; boundary=x")
-                        .header("Accept", "application/json")
-                        .header("X-CSRF-TOKEN", who.token())
-                        .POST(HttpRequest.BodyPublishers.ofByteArrays(parts)),
-                Duration.ofMinutes(2));
-        return answer.statusCode();
-    }
-
-    private static void field(List<byte[]> parts, String name, String value) {
-        parts.add("--x\r\nContent-Disposition: form-data; name=\"%s\"\r\n\r\n%s"
-                .formatted(name, value)
-                .getBytes(StandardCharsets.US_ASCII));
-        parts.add(LINE);
+        return who.send(
+                        Multipart.of(
+                                        who,
+                                        "/batches/" + tray + "/photos/send",
+                                        Map.of("clientId", UUID.randomUUID().toString(), "takenOn", TODAY.toString()),
+                                        "p.jpg",
+                                        "image/jpeg",
+                                        file)
+                                .header("Accept", "application/json"),
+                        Duration.ofMinutes(2))
+                .statusCode();
     }
 
     /** What of this process is in memory now. */
