@@ -35,7 +35,21 @@ class FailureAnswers {
     private static final String SECONDS = "10";
 
     @Bean
-    FilterRegistrationBean<OncePerRequestFilter> answersWhatFails(Assets assets, DiskSpace disk) throws IOException {
+    WhoAsks whoAsks(CookieNames names) {
+        return new WhoAsks(names);
+    }
+
+    /** It has its place among the rules of who may do what, and not before them. */
+    @Bean
+    FilterRegistrationBean<WhoAsks> whoAsksOnlyThere(WhoAsks who) {
+        FilterRegistrationBean<WhoAsks> nowhereElse = new FilterRegistrationBean<>(who);
+        nowhereElse.setEnabled(false);
+        return nowhereElse;
+    }
+
+    @Bean
+    FilterRegistrationBean<OncePerRequestFilter> answersWhatFails(Assets assets, DiskSpace disk, WhoAsks who)
+            throws IOException {
         FilterRegistrationBean<OncePerRequestFilter> filter = new FilterRegistrationBean<>(new Answering(
                 new Said(
                         HttpStatus.SERVICE_UNAVAILABLE,
@@ -52,7 +66,8 @@ class FailureAnswers {
                         "unknown",
                         "something broke on our side, and what was sent is not known to be kept",
                         page("Something broke on our side", "broken.html", assets)),
-                disk));
+                disk,
+                who));
         filter.setOrder(Ordered.HIGHEST_PRECEDENCE);
         filter.setDispatcherTypes(EnumSet.of(DispatcherType.REQUEST, DispatcherType.ASYNC, DispatcherType.ERROR));
         return filter;
@@ -78,8 +93,10 @@ class FailureAnswers {
         private final Said full;
         private final Said broken;
         private final DiskSpace disk;
+        private final WhoAsks who;
 
-        private Answering(Said gone, Said full, Said broken, DiskSpace disk) {
+        private Answering(Said gone, Said full, Said broken, DiskSpace disk, WhoAsks who) {
+            this.who = who;
             this.gone = gone;
             this.full = full;
             this.broken = broken;
@@ -166,7 +183,7 @@ class FailureAnswers {
 
         /** How much is free and where: told to owners alone. */
         private String room(HttpServletRequest request) {
-            return WhoAsks.isOwner(request)
+            return who.isOwner(request)
                     ? "<p class=\"mt-3 max-w-prose\">%s</p>".formatted(HtmlUtils.htmlEscape(disk.said()))
                     : "";
         }

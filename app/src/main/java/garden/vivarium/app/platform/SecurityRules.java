@@ -44,6 +44,7 @@ class SecurityRules {
             @Value("${vivarium.session.longest:30d}") Duration longestSession,
             RequestCache asked,
             FormTokens tokens,
+            WhoAsks who,
             PublicAddress address,
             AuthenticationSuccessHandler entering,
             AuthenticationFailureHandler failed,
@@ -83,7 +84,7 @@ class SecurityRules {
                 .addFilterBefore(new SameOrigin(address), CsrfFilter.class)
                 .requestCache(c -> c.requestCache(asked))
                 .addFilterBefore(new SessionEnd(longestSession), AuthorizationFilter.class)
-                .addFilterAfter(new WhoAsks(), SessionEnd.class)
+                .addFilterAfter(who, SessionEnd.class)
                 .exceptionHandling(e -> e.accessDeniedHandler(SecurityRules::refuse))
                 .formLogin(f -> f.loginPage("/sign-in")
                         .usernameParameter("signIn")

@@ -132,12 +132,13 @@ final class CuttableDatabase {
             spared--;
             return false;
         }
-        fatal = "";
         if (!comesBack) {
             cut();
         }
         open.forEach(CuttableDatabase::closeQuietly);
         open.clear();
+        // Only now: whoever asks whether it broke finds it broken.
+        fatal = "";
         return true;
     }
 

@@ -3,8 +3,12 @@ package garden.vivarium.app.platform;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import garden.vivarium.app.door.Visitor;
+import garden.vivarium.app.people.Nurseries;
+import garden.vivarium.app.people.People;
 import jakarta.persistence.PersistenceException;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
 import java.io.IOException;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -15,6 +19,7 @@ import java.util.List;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
@@ -80,6 +85,31 @@ class DiskFullTest {
                 .isEqualTo("{\"status\":507,\"message\":\"the disk is full, and what was sent is not kept\"}");
     }
 
+    @Autowired
+    private People people;
+
+    @Autowired
+    private CookieNames names;
+
+    @LocalServerPort
+    private int port;
+
+    @Test
+    void ownersAreToldHowMuchIsFreeAndWhereThoughNobodyIsKnownAnyMore() throws Exception {
+        Visitor owner = new Visitor(port);
+        owner.signIn(Nurseries.make(people).signIn(), Nurseries.PASSWORD);
+        owner.get("/stock");
+        MockHttpServletRequest request = new MockHttpServletRequest("GET", "/stock");
+        request.setServerPort(port);
+        request.setCookies(new Cookie(names.session(request), owner.session().orElseThrow()));
+        String page = failed(request, new ServletException(new IOException("No space left on device")))
+                .getContentAsString();
+        assertThat(page).containsPattern("[\\d,]+ MB are free where the data lies");
+        assertThat(sent("text/html").getContentAsString())
+                .doesNotContain("are free")
+                .doesNotContain("ROOM");
+    }
+
     @Test
     void whateverElseFailsIsAnsweredByAPageThatNeedsNothing() throws Exception {
         MockHttpServletResponse answer =
@@ -119,6 +149,10 @@ class DiskFullTest {
     private MockHttpServletResponse failed(Throwable failure, String accept) throws Exception {
         MockHttpServletRequest request = new MockHttpServletRequest("POST", "/stock");
         request.addHeader("Accept", accept);
+        return failed(request, failure);
+    }
+
+    private MockHttpServletResponse failed(MockHttpServletRequest request, Throwable failure) throws Exception {
         MockHttpServletResponse response = new MockHttpServletResponse();
         answersWhatFails.getFilter().doFilter(request, response, (in, out) -> {
             if (failure instanceof Error e) {
