@@ -54,17 +54,25 @@ let over = false;
 process.stdin.on("end", () => { over = true; });
 process.stdin.resume();
 
+/** Sends all that waits, until something cannot be sent. Answers whether anything still waits. */
 async function sendAll() {
   for (const item of await waiting(owner)) {
     const { outcome } = await send(item);
     if (outcome === "kept") {
       told.push(item.check.clientId);
+    } else {
+      return true;
     }
   }
-  await sendPhotos(owner);
+  return (await sendPhotos(owner)).waiting > 0;
 }
 
+const MOST_WAITING = 10;
+
 for (let i = 0; !over; i++) {
+  while (!over && (await sendAll()) && (await waiting(owner)).length + (await photosOf(owner)).length >= MOST_WAITING) {
+    await rest(300);
+  }
   const clientId = crypto.randomUUID();
   const code = trays[i % trays.length];
   if (i % PHOTO_EVERY === 0) {
@@ -75,8 +83,7 @@ for (let i = 0; !over; i++) {
     const pieces = Array.from({ length: PIECES }, (_, n) => ({ piece: n + 1, state: "NONE" }));
     await put(owner, code, { clientId, lookedOn: today, look: "ABOVE", knownChanges: null, note: null, pieces });
   }
-  await sendAll();
-  await rest(60);
+  await rest(100);
 }
 for (let i = 0; i < 60 && (await waiting(owner)).length + (await photosOf(owner)).length > 0; i++) {
   await sendAll();
