@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumSet;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -136,9 +137,10 @@ class FailureAnswers {
             try {
                 next.doFilter(request, response);
             } catch (ServletException | IOException | RuntimeException | Error e) {
-                if (response.isCommitted()) {
-                    // Half an answer is out: only the container can break it off, so that nobody takes it for a whole
-                    // one.
+                if (response.isCommitted() || e instanceof ClientAbortException) {
+                    // Nobody listens any more; or half an answer is out, and the container alone can break it off, so
+                    // that nobody takes
+                    // it for a whole one.
                     throw e;
                 }
                 say(kindOf(e), request, response);

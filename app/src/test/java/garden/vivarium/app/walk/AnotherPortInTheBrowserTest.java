@@ -30,8 +30,7 @@ class AnotherPortInTheBrowserTest extends AtThePages {
         String page = """
                 <!DOCTYPE html><html><body><form method="post" action="http://127.0.0.1:%d/round/reminders">
                 <input name="_csrf" value="%s"><input name="what" value="Sent by another"><input name="place" value="Bench">
-                <input name="on" value="2026-07-01"><button id="send">Send</button></form></body></html>"""
-                .formatted(port(), MASKED);
+                <input name="on" value="2026-07-01"><button id="send">Send</button></form></body></html>""".formatted(port(), MASKED);
         other.createContext("/", exchange -> {
             byte[] body = page.getBytes(StandardCharsets.UTF_8);
             exchange.getResponseHeaders().add("Content-Type", "text/html");
@@ -46,7 +45,8 @@ class AnotherPortInTheBrowserTest extends AtThePages {
         other.start();
         try {
             browser.open("/stock");
-            browser.script("location.href = 'http://127.0.0.1:%d/'".formatted(other.getAddress().getPort()));
+            browser.script("location.href = 'http://127.0.0.1:%d/'"
+                    .formatted(other.getAddress().getPort()));
             browser.until(d -> browser.count("#send") == 1);
             browser.press("#send");
             browser.untilText("h1", "This came from another page");
