@@ -22,7 +22,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.web.filter.OncePerRequestFilter;
-import org.springframework.web.util.ContentCachingResponseWrapper;
 import org.springframework.web.util.HtmlUtils;
 
 /**
@@ -126,9 +125,13 @@ class FailureAnswers {
             } else {
                 // Nothing is said of a write before all of it is over, the session too: what began as 200 could not be
                 // taken back.
-                ContentCachingResponseWrapper whole = new ContentCachingResponseWrapper(response);
+                WholeAnswer whole = new WholeAnswer(response);
                 answer(request, whole, next);
-                whole.copyBodyToResponse();
+                if (whole.isAnEmptyYes()) {
+                    LOG.error("A write ended without an answer: {} {}", request.getMethod(), request.getRequestURI());
+                    say(broken, request, whole);
+                }
+                whole.send();
             }
         }
 
@@ -137,7 +140,7 @@ class FailureAnswers {
             try {
                 next.doFilter(request, response);
             } catch (ServletException | IOException | RuntimeException | Error e) {
-                if (response.isCommitted() || e instanceof ClientAbortException) {
+                if (!canStillBeSaid(response) || e instanceof ClientAbortException) {
                     // Nobody listens any more; or half an answer is out, and the container alone can break it off, so
                     // that nobody takes
                     // it for a whole one.
@@ -145,6 +148,10 @@ class FailureAnswers {
                 }
                 say(kindOf(e), request, response);
             }
+        }
+
+        private static boolean canStillBeSaid(HttpServletResponse response) {
+            return response instanceof WholeAnswer whole ? whole.canStillBeTakenBack() : !response.isCommitted();
         }
 
         private Said kindOf(Throwable e) {

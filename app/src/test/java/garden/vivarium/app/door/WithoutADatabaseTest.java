@@ -184,7 +184,7 @@ class WithoutADatabaseTest {
             try {
                 answer = grower.look(tray, look, OnDatabase.TODAY, 24).body();
             } catch (IllegalStateException brokenOff) {
-                answer = "";
+                answer = "broken off: " + brokenOff;
             }
             int status = grower.statusLine();
             reached = !WIRE.isStillToBreak();
