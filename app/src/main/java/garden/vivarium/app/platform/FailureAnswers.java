@@ -92,6 +92,7 @@ class FailureAnswers {
         private final Said gone;
         private final Said full;
         private final Said broken;
+        private final Said unanswered;
         private final DiskSpace disk;
         private final WhoAsks who;
 
@@ -100,6 +101,8 @@ class FailureAnswers {
             this.gone = gone;
             this.full = full;
             this.broken = broken;
+            this.unanswered =
+                    new Said(HttpStatus.SERVICE_UNAVAILABLE, broken.inAWord(), broken.sentence(), broken.page());
             this.disk = disk;
         }
 
@@ -129,7 +132,7 @@ class FailureAnswers {
                 answer(request, whole, next);
                 if (whole.isAnEmptyYes()) {
                     LOG.error("A write ended without an answer: {} {}", request.getMethod(), request.getRequestURI());
-                    say(broken, request, whole);
+                    say(unanswered, request, whole);
                 }
                 whole.send();
             }

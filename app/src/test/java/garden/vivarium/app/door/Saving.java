@@ -239,6 +239,9 @@ final class Saving {
             return Visitor.ledTo(answer).startsWith("/sign-in") ? 401 : answer.statusCode();
         } catch (IllegalStateException gone) {
             // An answer that broke off counts by how it began: there are clients that look no further.
+            if (person.statusLine() != 0) {
+                System.out.println("broke off after " + person.statusLine() + ": " + gone);
+            }
             return person.statusLine();
         }
     }
@@ -312,7 +315,18 @@ final class Saving {
                 acknowledged.stream().filter(n -> !kept.containsKey(n)).toList();
         List<String> doubled =
                 kept.keySet().stream().filter(n -> kept.get(n) > 1).toList();
+        lost.forEach(id -> System.out.println("lost: " + kindOf(id) + " " + id));
         return new Outcome(acknowledged.size(), lost, doubled, halves, signedOut.get(), List.copyOf(refused));
+    }
+
+    private String kindOf(String id) {
+        if (reminders.contains(id)) {
+            return "reminder";
+        }
+        if (looks.stream().anyMatch(l -> l.toString().equals(id))) {
+            return "look";
+        }
+        return photographs.contains(id) ? "photograph" : more.contains(id) ? "by the outbox" : "file";
     }
 
     private static void count(Statement asks, String query, Map<String, Integer> into) throws SQLException {
