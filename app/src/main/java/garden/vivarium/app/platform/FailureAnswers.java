@@ -22,6 +22,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.DispatcherServlet;
 import org.springframework.web.util.HtmlUtils;
 
 /**
@@ -131,7 +132,12 @@ class FailureAnswers {
                 WholeAnswer whole = new WholeAnswer(response);
                 answer(request, whole, next);
                 if (whole.isAnEmptyYes()) {
-                    LOG.error("A write ended without an answer: {} {}", request.getMethod(), request.getRequestURI());
+                    LOG.error(
+                            "A write ended without an answer: {} {}, {} dispatch, handled {}",
+                            request.getMethod(),
+                            request.getRequestURI(),
+                            request.getDispatcherType(),
+                            request.getAttribute(DispatcherServlet.EXCEPTION_ATTRIBUTE));
                     say(unanswered, request, whole);
                 }
                 whole.send();
