@@ -185,10 +185,6 @@ class WithoutADatabaseTest {
             }
             int status = grower.statusLine();
             reached = !WIRE.isStillToBreak();
-            if (reached && !comesBack) {
-                HttpResponse<String> form = grower.post("/round/reminders", "what", "Air the frames");
-                assertThat(form.statusCode()).isEqualTo(503);
-            }
             mend();
             int rows = JdbcClient.create(new DriverManagerDataSource(
                             PrivateDatabase.one().url(),
