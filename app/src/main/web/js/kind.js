@@ -1,25 +1,51 @@
 /**
- * While a plant's name is typed, the guide says what kind it takes it for. The group follows until somebody has chosen one, and
- * only the sorts of piece that the kind can give are asked.
+ * While a plant's name is typed, the guide says what kind it takes it for and, where several are called so, which may be chosen. The
+ * group follows until somebody has chosen one, and only the sorts of piece that the kind can give are asked.
  */
 export function start(form) {
   const name = form.querySelector("[name='name.plant']");
-  const kind = form.querySelector("[name='name.kind']");
   const group = form.querySelector("[name='name.group']");
   const said = form.querySelector("[data-kind-said]");
+  const choices = form.querySelector("[data-kind-choices]");
+  const [byName, none] = [choices.firstElementChild, choices.lastElementChild];
   let chosen = group.value !== "";
   let asked = null;
   group.addEventListener("change", () => { chosen = group.value !== ""; });
 
+  const kind = () => choices.querySelector("input:checked")?.value ?? "";
+
+  function choice(option) {
+    const label = document.createElement("label");
+    label.className = "tick";
+    const radio = Object.assign(document.createElement("input"), { type: "radio", name: "name.kind", value: option.key });
+    radio.checked = option.key === kind();
+    const latin = Object.assign(document.createElement("em"), { className: "small", textContent: option.latin });
+    const words = document.createElement("span");
+    words.append(`${option.title} `, latin);
+    label.append(radio, words);
+    return label;
+  }
+
+  function offer(options, taken) {
+    const shown = [...choices.querySelectorAll("label")].slice(1, -1);
+    const kept = shown.filter((l) => l.querySelector("input").checked);
+    const wanted = taken ? [] : options.filter((o) => o.key !== kind());
+    const fresh = wanted.map(choice);
+    shown.filter((l) => !kept.includes(l)).forEach((l) => l.remove());
+    none.before(...fresh);
+  }
+
   async function ask() {
     asked?.abort();
     asked = new AbortController();
-    const words = kind.value === "" ? name.value : kind.value === "-" ? "" : kind.selectedOptions[0].text;
-    if (words.trim() === "" && kind.value === "") { return; }
-    const query = new URLSearchParams({ name: words, group: chosen ? group.value : "" });
+    const picked = choices.querySelector("input:checked")?.closest("label").querySelector("span");
+    const words = kind() === "" ? name.value : kind() === "-" ? "" : picked.firstChild.textContent;
+    if (words.trim() === "" && kind() === "") { return; }
+    const query = new URLSearchParams({ name: words, group: chosen && kind() === "" ? group.value : "" });
     try {
       const answer = await (await fetch(`/stock/kind?${query}`, { signal: asked.signal, headers: { Accept: "application/json" } })).json();
       said.textContent = answer.says;
+      if (kind() === "") { offer(answer.choices, answer.kind !== ""); }
       if (!chosen && answer.group !== "") { group.value = answer.group; }
       form.querySelectorAll("[data-sort]").forEach((field) => {
         const typed = field.querySelector("input")?.value ?? "";
@@ -30,7 +56,11 @@ export function start(form) {
     }
   }
   let wait = 0;
-  name.addEventListener("input", () => { clearTimeout(wait); wait = setTimeout(ask, 250); });
-  kind.addEventListener("change", ask);
+  name.addEventListener("input", () => {
+    byName.querySelector("input").checked = true;
+    clearTimeout(wait);
+    wait = setTimeout(ask, 250);
+  });
+  choices.addEventListener("change", ask);
   if (name.value !== "") { ask(); }
 }

@@ -22,14 +22,18 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.StockNames;
+import garden.vivarium.core.naming.NameReading;
+import garden.vivarium.core.naming.NameWords;
 import garden.vivarium.core.timing.AboutDay;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.LookKind;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.util.StringUtils;
@@ -37,6 +41,9 @@ import org.springframework.util.StringUtils;
 /** Writes down what stands already: a batch of the past with what is seen of it today. */
 @Service
 class Standing {
+
+    /** So many are named in a question. */
+    private static final int MOST_OFFERED = 5;
 
     private final OldBatches batches;
     private final OwnWays own;
@@ -126,24 +133,53 @@ class Standing {
         if (same.isPresent()) {
             return same.get();
         }
-        Optional<PlantKind> kind = guide.finder()
-                .find(typed, form.group() == null ? "" : form.group())
-                .map(f -> f.kind());
-        String asked = typed.toLowerCase(Locale.ROOT);
-        List<PlantView> within = all.stream()
-                .filter(p -> p.name().toLowerCase(Locale.ROOT).contains(asked))
-                .toList();
-        boolean isKind = kind.isPresent() && kind.get().names().all().anyMatch(n -> n.equalsIgnoreCase(typed));
-        if (within.size() == 1 && !isKind) {
-            return within.get(0);
+        StockNames.Reading<PlantView> read = names(all).read(typed);
+        // A selection in quotes that no plant here has is a new one.
+        boolean isNew = read.taken().isEmpty() && NameWords.selection(typed).isPresent();
+        if (read.taken().isPresent()) {
+            return read.taken().get();
         }
-        String group = form.group() != null && guide.group(form.group()).isPresent()
+        if (!isNew && !read.plants().isEmpty()) {
+            throw new InvalidField(
+                    "plant", Messages.text("Standing.which.plant", "typed", typed, "plants", offered(read)));
+        }
+        NameReading<PlantKind> kind = guide.names().read(typed, form.group() == null ? "" : form.group());
+        boolean saysGroup = form.group() != null && guide.group(form.group()).isPresent();
+        if (!saysGroup && kind instanceof NameReading.Asked) {
+            throw new InvalidField(
+                    "plant", Messages.text("Standing.which.plant", "typed", typed, "plants", kinds(kind)));
+        }
+        String group = saysGroup
                 ? form.group()
-                : kind.map(PlantKind::group)
+                : kind.taken()
+                        .map(PlantKind::group)
                         .orElseThrow(
                                 () -> new InvalidField("group", Messages.text("Standing.say.group", "plant", typed)));
         // A name stands on a label with a capital.
         return stock.plantNamed(StringUtils.capitalize(typed), group);
+    }
+
+    private StockNames<PlantView> names(List<PlantView> plants) {
+        return new StockNames<>(
+                guide,
+                plants.stream()
+                        .map(p -> new StockNames.Standing<>(p, p.name(), p.kind(), p.group()))
+                        .toList());
+    }
+
+    private static String offered(StockNames.Reading<PlantView> read) {
+        return Stream.concat(
+                        read.plants().stream().map(PlantView::name),
+                        read.kinds().stream().map(k -> k.names().name()))
+                .limit(MOST_OFFERED)
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String kinds(NameReading<PlantKind> kind) {
+        return kind.meanings().stream()
+                .limit(MOST_OFFERED)
+                .map(k -> k.names().name())
+                .collect(Collectors.joining(", "));
     }
 
     private static Optional<String> known(String typed) {
@@ -152,7 +188,8 @@ class Standing {
 
     private String method(StandsForm form, PlantView plant) {
         return known(form.method())
-                .or(() -> guide.kind(plant.kind()).map(k -> k.usual().get(0)))
+                .or(() -> guide.kind(plant.kind())
+                        .flatMap(k -> k.methods().stream().findFirst()))
                 .orElseThrow(() -> new InvalidField("method", Messages.text("Standing.say.method")));
     }
 

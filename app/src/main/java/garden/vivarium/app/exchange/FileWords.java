@@ -188,7 +188,7 @@ class FileWords {
         @Override
         public boolean fits(Sort sort, String typed) {
             return find(sort, typed).isPresent()
-                    || (sort == Sort.PLANT && guide.finder().find(typed, "").isPresent());
+                    || (sort == Sort.PLANT && guide.names().read(typed).taken().isPresent());
         }
 
         @Override

@@ -19,6 +19,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.LookKind;
@@ -255,8 +256,7 @@ class HistoryRecords implements RecordKind {
         if (b.of().group() != null) {
             return b.of().group();
         }
-        Optional<String> kind =
-                guide.finder().find(b.of().plant(), "").map(f -> f.kind().group());
+        Optional<String> kind = guide.names().read(b.of().plant()).taken().map(PlantKind::group);
         return kind.or(() -> guide.protocols().stream()
                         .filter(p -> p.method().equals(b.done().method()))
                         .map(p -> p.groups().get(0))

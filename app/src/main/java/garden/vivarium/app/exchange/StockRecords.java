@@ -126,7 +126,7 @@ class StockRecords implements RecordKind {
         boolean known = isHeld
                 || line.group() != null
                 || plants.contains(line.plant().toLowerCase(Locale.ROOT))
-                || guide.finder().find(line.plant(), "").isPresent();
+                || guide.names().read(line.plant()).taken().isPresent();
         if (!known) {
             csv.fault(
                     line.number(),

@@ -1,11 +1,17 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.KindChoice;
+import garden.vivarium.app.stock.KindGuess;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCalled;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.guide.StockNames;
 import garden.vivarium.core.plan.AimLine;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,16 +26,25 @@ import org.springframework.web.util.UriComponentsBuilder;
 @Component
 public class AimLines {
 
+    /** So many plants or kinds are offered where a name may mean several. */
+    private static final int MOST_OFFERED = 12;
+
+    private static final int MOST_SEED_SAID = 3;
+
     private final Stock stock;
+    private final StockCalled called;
     private final Ways ways;
     private final Guide guide;
     private final Today today;
+    private final Says says;
 
-    AimLines(Stock stock, Ways ways, Guide guide, Today today) {
+    AimLines(Stock stock, StockCalled called, Ways ways, Guide guide, Today today, Says says) {
         this.stock = stock;
+        this.called = called;
         this.ways = ways;
         this.guide = guide;
         this.today = today;
+        this.says = says;
     }
 
     /**
@@ -40,19 +55,28 @@ public class AimLines {
      */
     public record Read(String address, List<String> asks) {}
 
-    /** Reads a line. */
+    /**
+     * What a line may mean, said back.
+     *
+     * @param taken what it was read as, in words; empty where the plant must be asked
+     * @param plants that stand here and may be meant
+     * @param kinds that may be meant and of which none stands here
+     * @param seed kinds that are not raised by pieces, each with what people do instead
+     */
+    public record Meant(String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {}
+
+    /**
+     * Reads a line.
+     *
+     * @param chosen the stock plant that is meant by it; null where nobody has said
+     */
     @Transactional(readOnly = true)
-    public Read read(String line) {
+    public Read read(String line, UUID chosen) {
         List<StockPlantView> live = stock.live();
-        AimLine aim =
-                AimLine.read(line, today.date(), live.stream().map(this::named).toList());
+        AimLine aim = aim(line, live);
         List<String> asks = new ArrayList<>();
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/plan").queryParam("line", "{line}");
-        Optional<StockPlantView> plant = aim.plants().stream()
-                .findFirst()
-                .flatMap(id -> live.stream()
-                        .filter(s -> s.id().equals(UUID.fromString(id)))
-                        .findFirst());
+        Optional<StockPlantView> plant = plant(aim, chosen, live);
         plant.ifPresentOrElse(
                 s -> address.queryParam("stock", s.id()), () -> asks.add(Messages.text("AimLines.which.plant")));
         int sure = aim.sure().isPresent() ? Math.max(50, Math.min(99, aim.sure().getAsInt())) : 90;
@@ -77,6 +101,70 @@ public class AimLines {
                 asks);
     }
 
+    private AimLine aim(String line, List<StockPlantView> live) {
+        return AimLine.read(
+                line, today.date(), live.stream().map(StockPlantView::code).toList());
+    }
+
+    private Optional<StockPlantView> plant(AimLine aim, UUID chosen, List<StockPlantView> live) {
+        if (chosen != null) {
+            return live.stream().filter(s -> s.id().equals(chosen)).findFirst();
+        }
+        Optional<StockPlantView> byCode = aim.codes().stream()
+                .flatMap(c -> live.stream().filter(s -> s.code().equals(c)))
+                .findFirst();
+        return byCode.or(() -> called.read(aim.plant(), live)
+                .taken()
+                .flatMap(id -> live.stream().filter(s -> s.id().equals(id)).findFirst()));
+    }
+
+    /**
+     * Says a line back: what its words mean, and what else they may.
+     *
+     * @param chosen the stock plant that it was read as; null where that must be asked
+     */
+    @Transactional(readOnly = true)
+    public Meant meant(String line, UUID chosen) {
+        List<StockPlantView> live = stock.live();
+        AimLine aim = aim(line, live);
+        StockNames.Reading<UUID> read = called.read(aim.plant(), live);
+        List<StockPlantView> plants = read.plants().stream()
+                .flatMap(id -> live.stream().filter(s -> s.id().equals(id)))
+                .filter(s -> !s.id().equals(chosen))
+                .limit(MOST_OFFERED)
+                .toList();
+        List<PlantKind> kinds = read.kinds().stream().limit(MOST_OFFERED).toList();
+        String taken = live.stream()
+                .filter(s -> s.id().equals(chosen))
+                .findFirst()
+                .map(s -> Messages.text(
+                        "AimLines.read.as",
+                        "wanted",
+                        aim.wanted().orElse(0),
+                        "code",
+                        s.code(),
+                        "plant",
+                        s.plant().name(),
+                        "kind",
+                        guide.kind(s.plant().kind()).map(k -> k.names().name()).orElse("none"),
+                        "due",
+                        aim.due().map(says::day).orElse("none")))
+                .orElse("");
+        return new Meant(
+                taken,
+                plants,
+                kinds.stream()
+                        .filter(k -> !k.methods().isEmpty())
+                        .map(KindChoice::of)
+                        .toList(),
+                kinds.stream()
+                        .filter(k -> !k.isRaisedByPieces())
+                        .limit(read.wanted().isPresent() ? 1 : MOST_SEED_SAID)
+                        .map(k -> k.title() + ": "
+                                + KindGuess.instead(guide.raised(k).orElseThrow()))
+                        .toList());
+    }
+
     /** The most that the first way is as sure of, with all that the plant bears. */
     private Optional<Integer> asMany(Optional<StockPlantView> plant, AimLine aim, int sure) {
         if (plant.isEmpty() || aim.due().isEmpty() || !aim.due().get().isAfter(today.date())) {
@@ -88,14 +176,5 @@ public class AimLines {
                 .filter(r -> !r.plan().isUncounted())
                 .map(r -> r.plan().sureOf(r.plan().piecesAtMost()))
                 .filter(n -> n > 0);
-    }
-
-    private AimLine.Named named(StockPlantView s) {
-        return new AimLine.Named(
-                s.id().toString(),
-                s.code(),
-                s.plant().name(),
-                guide.kind(s.plant().kind()).map(k -> k.names().all().toList()).orElse(List.of()),
-                s.piecesNow() == null ? 0 : s.piecesNow());
     }
 }

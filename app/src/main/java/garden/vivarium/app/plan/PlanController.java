@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.UnreadableForm;
+import garden.vivarium.app.stock.NewKinds;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import jakarta.validation.Valid;
@@ -28,19 +29,23 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/plan")
 class PlanController {
 
+    private static final int LONGEST_LINE = 200;
+
     private final Plans plans;
     private final Ways ways;
     private final PlanPage page;
     private final AimLines lines;
     private final Stock stock;
+    private final NewKinds planted;
     private final Says says;
 
-    PlanController(Plans plans, Ways ways, PlanPage page, AimLines lines, Stock stock, Says says) {
+    PlanController(Plans plans, Ways ways, PlanPage page, AimLines lines, Stock stock, NewKinds planted, Says says) {
         this.plans = plans;
         this.ways = ways;
         this.page = page;
         this.lines = lines;
         this.stock = stock;
+        this.planted = planted;
         this.says = says;
     }
 
@@ -49,8 +54,12 @@ class PlanController {
             @Valid @ModelAttribute("form") PlanForm form,
             BindingResult wrong,
             @RequestParam(defaultValue = "ADVICE") Order by,
+            @RequestParam(required = false) String line,
             Model model) {
         UnreadableForm.refuse(form, wrong);
+        if (line != null && !line.isBlank()) {
+            model.addAttribute("meant", lines.meant(cut(line), form.stock()));
+        }
         boolean asked = form.wanted() != null || form.due() != null;
         if (!asked) {
             model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
@@ -101,12 +110,36 @@ class PlanController {
 
     /** An aim in one line: what is understood stands in the fields, what is not is asked. */
     @GetMapping("/line")
-    String line(@RequestParam(required = false) String line, RedirectAttributes next) {
-        AimLines.Read read = lines.read(line == null ? "" : line.substring(0, Math.min(line.length(), 200)));
+    String line(
+            @RequestParam(required = false) String line,
+            @RequestParam(required = false) UUID stock,
+            RedirectAttributes next) {
+        AimLines.Read read = lines.read(cut(line), stock);
         if (!read.asks().isEmpty()) {
             next.addFlashAttribute("asks", read.asks());
         }
         return "redirect:" + read.address();
+    }
+
+    /** A kind that the guide knows and that is not in stock: added, and the line is planned with it. */
+    @PostMapping("/line/add")
+    String add(@RequestParam String line, @RequestParam String kind, RedirectAttributes next) {
+        StockPlantView added = planted.add(kind);
+        next.addFlashAttribute(
+                "said",
+                Messages.text(
+                        "PlanController.added",
+                        "plant",
+                        added.plant().name(),
+                        "code",
+                        added.code(),
+                        "place",
+                        added.place().name()));
+        return "redirect:" + lines.read(cut(line), added.id()).address();
+    }
+
+    private static String cut(String line) {
+        return line == null ? "" : line.substring(0, Math.min(line.length(), LONGEST_LINE));
     }
 
     /**

@@ -5,19 +5,21 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KindFinder;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Verdict;
+import garden.vivarium.core.naming.NameReading;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,6 +31,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/guide/kinds")
 class KindController {
+
+    private static final int LONGEST_NAME = 120;
 
     private final Guide guide;
     private final Evidence evidence;
@@ -43,23 +47,43 @@ class KindController {
     @GetMapping
     String kinds(@RequestParam(required = false) String name, Model model) {
         String typed = name == null ? "" : name.strip();
-        String asked = typed.toLowerCase(Locale.ROOT);
-        Optional<KindFinder.Found> found = asked.isEmpty()
-                ? Optional.empty()
-                : guide.finder().find(asked.substring(0, Math.min(asked.length(), 120)), "");
-        List<PlantKind> kinds = guide.kinds().stream()
-                .filter(k ->
-                        k.names().all().anyMatch(n -> n.toLowerCase(Locale.ROOT).contains(asked)))
-                .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
-                .toList();
+        String asked = typed.substring(0, Math.min(typed.length(), LONGEST_NAME));
+        List<PlantKind> kinds = asked.isEmpty() ? List.of() : named(asked);
+        NameReading<PlantKind> read = guide.names().read(asked);
         model.addAttribute("name", typed);
+        model.addAttribute("kinds", kinds.isEmpty() ? read.meanings() : kinds);
+        model.addAttribute("near", kinds.isEmpty() && !read.meanings().isEmpty());
+        model.addAttribute("letters", letters());
+        model.addAttribute("count", guide.kinds().size());
         model.addAttribute(
-                "kinds",
-                kinds.isEmpty() ? found.stream().map(KindFinder.Found::kind).toList() : kinds);
-        model.addAttribute("found", kinds.isEmpty() ? found.orElse(null) : null);
+                "raised",
+                guide.kinds().stream()
+                        .filter(k -> !k.isRaisedByPieces())
+                        .collect(Collectors.toMap(
+                                PlantKind::key, k -> guide.raised(k).orElseThrow())));
         model.addAttribute(
                 "groups", guide.groups().stream().collect(Collectors.toMap(PlantGroup::key, Function.identity())));
         return "shed/kinds";
+    }
+
+    /** Kinds in any name of which the words stand, and what the name as a whole means before them. */
+    private List<PlantKind> named(String asked) {
+        NameReading<PlantKind> read = guide.names().read(asked);
+        String words = asked.toLowerCase(Locale.ROOT);
+        Stream<PlantKind> holding = guide.kinds().stream()
+                .filter(k ->
+                        k.names().all().anyMatch(n -> n.toLowerCase(Locale.ROOT).contains(words)))
+                .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()));
+        Stream<PlantKind> meant = read instanceof NameReading.Unknown ? Stream.of() : read.meanings().stream();
+        return Stream.concat(meant, holding).distinct().toList();
+    }
+
+    /** All kinds by the letter that they begin with. */
+    private Map<String, List<PlantKind>> letters() {
+        return guide.kinds().stream()
+                .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
+                .collect(Collectors.groupingBy(
+                        k -> k.title().substring(0, 1).toUpperCase(Locale.ROOT), TreeMap::new, Collectors.toList()));
     }
 
     /** A part of the page: ways that are usual or possible, or methods that are never used with why. */
@@ -73,6 +97,7 @@ class KindController {
                 .filter(m -> kind.verdict(m.name()) == Verdict.NEVER)
                 .forEach(m -> never.put(m.name(), guide.whyNever(kind, m)));
         model.addAttribute("kind", kind);
+        model.addAttribute("raised", guide.raised(kind).orElse(null));
         model.addAttribute("hemisphere", people.hemisphere());
         model.addAttribute("group", guide.group(kind.group()).orElseThrow());
         model.addAttribute(

@@ -3,53 +3,73 @@ package garden.vivarium.app.stock;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Caution;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KindFinder;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.guide.Raised;
+import garden.vivarium.core.naming.NameReading;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
  * What the guide makes of a name while it is typed.
  *
- * @param kind key of the kind; empty where the guide does not know it
+ * @param kind key of the kind that it is taken for; empty where it must be asked, or where the guide does not know it
  * @param group key of its group
  * @param says what was found, in a sentence
  * @param sorts keys of the sorts of piece that it can give; all where the kind is not known
+ * @param choices kinds that may be meant, the best first
  */
-record KindGuess(String kind, String group, String says, List<String> sorts) {
+public record KindGuess(String kind, String group, String says, List<String> sorts, List<KindChoice> choices) {
 
     static KindGuess of(Guide guide, String name, String group) {
-        Optional<KindFinder.Found> found = guide.finder().find(name, group);
-        if (found.isEmpty()) {
-            return new KindGuess(
-                    "",
-                    "",
-                    Messages.text("KindGuess.not.in.guide"),
-                    guide.sorts().stream().map(PieceSort::key).toList());
-        }
-        PlantKind kind = found.get().kind();
-        return new KindGuess(
-                kind.key(),
-                kind.group(),
-                Messages.text(
-                        "KindGuess.found",
-                        "kind",
-                        kind.title(),
-                        "written",
-                        found.get().asWritten(),
-                        "group",
-                        guide.group(kind.group()).orElseThrow().words(),
-                        "bred",
-                        kind.remarks().bred(),
-                        "wild",
-                        kind.remarks().wild() || kind.hazards().contains("wild"),
-                        "thin",
-                        kind.remarks().thin(),
-                        "mind",
-                        hazards(guide, kind)),
-                guide.given(kind).stream().map(PieceSort::key).toList());
+        NameReading<PlantKind> read = guide.names().read(name, group);
+        List<KindChoice> choices = read.meanings().stream().map(KindChoice::of).toList();
+        return read.taken()
+                .map(kind -> new KindGuess(
+                        kind.key(),
+                        kind.group(),
+                        said(guide, kind, read.isAsWritten()),
+                        guide.given(kind).stream().map(PieceSort::key).toList(),
+                        choices))
+                .orElseGet(() -> new KindGuess("", "", asks(read), allSorts(guide), choices));
+    }
+
+    /** What is said of a kind that was found. */
+    static String said(Guide guide, PlantKind kind, boolean asWritten) {
+        String found = Messages.text(
+                "KindGuess.found",
+                "kind",
+                kind.title(),
+                "written",
+                asWritten,
+                "group",
+                guide.group(kind.group()).orElseThrow().words(),
+                "bred",
+                kind.remarks().bred(),
+                "wild",
+                kind.remarks().wild() || kind.hazards().contains("wild"),
+                "thin",
+                kind.remarks().thin(),
+                "mind",
+                hazards(guide, kind));
+        return guide.raised(kind).map(r -> found + " " + instead(r)).orElse(found);
+    }
+
+    /** That it is not raised by pieces, why, and what people do. */
+    public static String instead(Raised raised) {
+        return Messages.text(
+                "KindGuess.not.by.pieces", "by", raised.by(), "why", raised.why(), "instead", raised.instead());
+    }
+
+    private static String asks(NameReading<PlantKind> read) {
+        return read instanceof NameReading.Asked
+                ? Messages.text("KindGuess.which")
+                : Messages.text(
+                        "KindGuess.not.in.guide", "near", !read.meanings().isEmpty());
+    }
+
+    private static List<String> allSorts(Guide guide) {
+        return guide.sorts().stream().map(PieceSort::key).toList();
     }
 
     static String hazards(Guide guide, PlantKind kind) {

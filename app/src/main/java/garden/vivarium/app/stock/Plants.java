@@ -7,12 +7,14 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KindFinder;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.naming.NameReading;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +27,8 @@ public class Plants {
     static final String NO_KIND = "-";
 
     private static final int LONGEST_WORD = 200;
+    /** So many kinds are named in a question. */
+    private static final int MOST_SAID = 4;
 
     private final PlantRepository plants;
     private final PlantWayRepository ways;
@@ -208,10 +212,10 @@ public class Plants {
         return plants.findByKindIsNull().stream()
                 .map(p -> {
                     PlantView seen = p.view();
-                    p.is(guide.finder()
-                            .find(seen.name(), seen.group())
-                            .filter(f -> f.asWritten() && f.kind().group().equals(seen.group()))
-                            .map(f -> f.kind().key())
+                    NameReading<PlantKind> read = guide.names().read(seen.name(), seen.group());
+                    p.is(read.taken()
+                            .filter(k -> read.isAsWritten() && k.group().equals(seen.group()))
+                            .map(PlantKind::key)
                             .orElse(""));
                     return p.view();
                 })
@@ -233,7 +237,11 @@ public class Plants {
         return kind(form.name().kind(), form.name().plant(), form.name().group());
     }
 
-    /** The kind that was chosen or, where none was, that of the name; empty where the guide does not know it. */
+    /**
+     * The kind that was chosen or, where none was, that of the name; empty where the guide does not know it.
+     *
+     * @throws InvalidField if the name may mean several kinds, and neither the kind nor its group is said
+     */
     private String kind(String chosen, String name, String group) {
         if (NO_KIND.equals(chosen)) {
             return "";
@@ -243,11 +251,20 @@ public class Plants {
                     .orElseThrow(() -> new InvalidField("kind", Messages.text("Plants.no.such.kind")))
                     .key();
         }
-        return guide.finder()
-                .find(name, group == null ? "" : group)
-                .map(KindFinder.Found::kind)
-                .map(k -> k.key())
-                .orElse("");
+        NameReading<PlantKind> read = guide.names().read(name, group == null ? "" : group);
+        if (read instanceof NameReading.Asked && (group == null || group.isBlank())) {
+            throw new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
+        }
+        return read.taken().map(PlantKind::key).orElse("");
+    }
+
+    /** The first kinds of a question, in words. */
+    static String offered(NameReading<PlantKind> read) {
+        return read.meanings().stream()
+                .limit(MOST_SAID)
+                .map(k ->
+                        "%s (%s)".formatted(k.names().name(), k.names().latin().get(0)))
+                .collect(Collectors.joining(", "));
     }
 
     private String group(StockPlantForm form, String kind) {

@@ -40,7 +40,8 @@ public class Sorts {
     /** The sort that is meant where nobody says which: that of the commonest way of its kind; any where that is not known. */
     public String usual(Grown plant) {
         return guide.kind(plant.kind())
-                .map(k -> guide.sortOf(k.usual().get(0)).key())
+                .flatMap(k -> k.methods().stream().findFirst())
+                .map(m -> guide.sortOf(m).key())
                 .orElse(ANY);
     }
 

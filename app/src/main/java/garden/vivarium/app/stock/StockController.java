@@ -7,6 +7,8 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.naming.NameReading;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
 import java.util.List;
@@ -70,6 +72,33 @@ class StockController {
         return stock.places();
     }
 
+    /** Kinds that the plant of a form may be: its own, and those that its name may mean. */
+    private List<KindChoice> choices(StockPlantForm form) {
+        String name = form.name().plant() == null ? "" : form.name().plant();
+        return Stream.concat(guide.kind(form.name().kind()).stream(), guide.names().read(name).meanings().stream())
+                .distinct()
+                .map(KindChoice::of)
+                .toList();
+    }
+
+    /** The form with a kind that was typed by its name instead of chosen. */
+    private StockPlantForm withKind(StockPlantForm form, String other) {
+        if (other == null || other.isBlank()) {
+            return form;
+        }
+        NameReading<PlantKind> read = guide.names().read(other);
+        return form.ofKind(read.taken()
+                .map(PlantKind::key)
+                .orElseThrow(() -> new InvalidField(
+                        "kind",
+                        Messages.text(
+                                "Plants.which.kind",
+                                "name",
+                                other,
+                                "kinds",
+                                read.meanings().isEmpty() ? "none" : Plants.offered(read)))));
+    }
+
     @GetMapping
     String list(Model model) {
         model.addAttribute("stock", stock.all());
@@ -78,7 +107,9 @@ class StockController {
 
     @GetMapping("/new")
     String blank(@RequestParam(required = false) StockKind kind, Model model) {
-        model.addAttribute("form", StockPlantForm.empty(kind == null ? StockKind.PLANT : kind));
+        StockPlantForm form = StockPlantForm.empty(kind == null ? StockKind.PLANT : kind);
+        model.addAttribute("form", form);
+        model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
     }
@@ -87,12 +118,13 @@ class StockController {
     String add(
             @Valid @ModelAttribute("form") StockPlantForm form,
             BindingResult wrong,
+            @RequestParam(required = false) String otherKind,
             Model model,
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                StockPlantView added = stock.add(form);
+                StockPlantView added = stock.add(withKind(form, otherKind));
                 next.addFlashAttribute(
                         "said",
                         Messages.text(
@@ -107,6 +139,7 @@ class StockController {
                 FieldPath.reject(wrong, StockPlantForm.class, p);
             }
         }
+        model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
     }
@@ -115,7 +148,9 @@ class StockController {
     String change(@PathVariable UUID id, Model model) {
         StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         model.addAttribute("plants", stock.plants());
-        model.addAttribute("form", StockPlantForm.of(plant));
+        StockPlantForm form = StockPlantForm.of(plant);
+        model.addAttribute("form", form);
+        model.addAttribute("choices", choices(form));
         model.addAttribute("plant", plant);
         model.addAttribute("given", asked(plant));
         return "stock/form";
@@ -126,13 +161,14 @@ class StockController {
             @PathVariable UUID id,
             @Valid @ModelAttribute("form") StockPlantForm form,
             BindingResult wrong,
+            @RequestParam(required = false) String otherKind,
             Model model,
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
         StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         if (!wrong.hasErrors()) {
             try {
-                stock.change(id, form);
+                stock.change(id, withKind(form, otherKind));
                 next.addFlashAttribute(
                         "said",
                         Messages.text(
@@ -144,6 +180,7 @@ class StockController {
         }
         model.addAttribute("plant", plant);
         model.addAttribute("given", asked(plant));
+        model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
     }

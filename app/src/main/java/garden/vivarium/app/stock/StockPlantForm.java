@@ -135,6 +135,18 @@ public record StockPlantForm(
                 note);
     }
 
+    /** The same, of this kind. */
+    StockPlantForm ofKind(String key) {
+        return new StockPlantForm(
+                new Name(name.plant(), key, null, name.nameUnsure(), name.confirmWhen(), name.flowersOnce()),
+                rights,
+                kind,
+                came,
+                stands,
+                condition,
+                note);
+    }
+
     /** Whether it is material bought or given. */
     public boolean isLot() {
         return kind == StockKind.LOT;

@@ -107,7 +107,8 @@ class ClusterBench {
                 "password",
                 PASSWORD);
         assertThat(opened.statusCode()).as(opened.body()).isEqualTo(302);
-        first.get("/round");
+        // The round of a nursery just opened leads to the welcome: a form is sent from a page.
+        first.get("/stock");
         assertThat(Saving.remind(first, "Look at the first tray", UUID.randomUUID()))
                 .isEqualTo(302);
         return first;

@@ -64,8 +64,15 @@ class StandingTest extends AtANursery {
                 .isEqualTo(fuchsia.id());
         BatchView plain = in(() -> standing.write(jar("Fuchsia", "12 April", 6, 0, null)));
         assertThat(plain.plant())
-                .as("not the only selection that has it in its name")
-                .isEqualTo("Fuchsia");
+                .as("the one fuchsia that stands here, and no second plant by a shorter name")
+                .isEqualTo(fuchsia.plant().name());
+        in(() -> standing.write(jar("Fuchsia ‘Riding Light’", "12 April", 6, 0, null)));
+        assertThatThrownBy(() -> in(() -> standing.write(jar("Fuchsia", "12 April", 6, 0, null))))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("Riding Light");
+        assertThatThrownBy(() -> in(() -> standing.write(jar("cobra lily", "12 April", 6, 0, null))))
+                .isInstanceOf(InvalidField.class)
+                .hasMessageContaining("jack-in-the-pulpit");
     }
 
     @ParameterizedTest

@@ -102,7 +102,7 @@ class KindsInTheBrowserTest extends AtThePages {
     @Test
     void aMisspeltNameIsReadAndAnUnknownOneIsAGuess() {
         browser.open("/stock/new");
-        browser.type("plant", "Fucshia ‘Ebb’");
+        browser.type("plant", "Fuchsja ‘Ebb’");
         browser.untilText("[data-kind-said]", "Read as Fuchsia");
         browser.type("plant", "Quibblewort");
         browser.untilText("[data-kind-said]", "does not know this name");
@@ -179,17 +179,21 @@ class KindsInTheBrowserTest extends AtThePages {
 
     @Test
     void anAimIsSaidInOneLine() {
+        plant("Fuchsia ‘Bollard Light’", "soft", 80);
         browser.open("/plan");
-        browser.type("line", "24 skerry by 15 may");
+        browser.type("line", "24 bollard by 15 may");
         browser.press("form[action='/plan/line'] button");
         browser.untilText("h2", "Tip cutting");
+        assertThat(browser.text(".read-as"))
+                .contains("Read as: 24 from ")
+                .contains("Fuchsia ‘Bollard Light’ (fuchsia), by Sat 15 May 2027");
         assertThat(browser.value("wanted")).isEqualTo("24");
         assertThat(browser.value("due")).isEqualTo("2027-05-15");
         browser.press("button[data-key=c]");
         browser.untilText(".said", "Plan committed");
 
         browser.open("/plan");
-        browser.type("line", "24 skerry");
+        browser.type("line", "24 bollard");
         browser.press("form[action='/plan/line'] button");
         browser.untilText(".warning", "By when?");
         assertThat(browser.value("wanted")).as("what was understood stands").isEqualTo("24");

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import garden.vivarium.core.Grown;
+import garden.vivarium.core.naming.NameLexicon;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -37,7 +38,7 @@ public final class Guide {
     private final Vocabulary words;
     private final List<PlantKind> kinds;
     private final Map<String, PlantKind> kindsByKey;
-    private final KindFinder finder;
+    private final KindNames names;
     private final WordFinder mediumWords;
     private final WordFinder methodWords;
     private final List<Protocol> protocols;
@@ -56,7 +57,7 @@ public final class Guide {
         this.kinds = List.copyOf(kinds);
         this.kindsByKey = kinds.stream()
                 .collect(Collectors.toUnmodifiableMap(PlantKind::key, Function.identity(), (one, other) -> one));
-        this.finder = new KindFinder(kinds);
+        this.names = new KindNames(kinds, words.names().lexicon());
         this.mediumWords = WordFinder.of(words.mediaCalled());
         this.methodWords = WordFinder.of(words.methodsCalled());
         this.protocols = List.copyOf(protocols);
@@ -76,7 +77,15 @@ public final class Guide {
             List<Caution> cautions,
             List<String> protocols,
             List<String> kinds,
-            Map<String, List<String>> narrow) {}
+            Map<String, List<String>> narrow,
+            BesideNames names,
+            List<Raised> raised) {}
+
+    private record BesideNames(List<String> fillers, List<String> common, Map<String, List<String>> habits) {
+        NameLexicon lexicon() {
+            return NameLexicon.of(fillers, common, habits);
+        }
+    }
 
     /**
      * Reads the guide that ships with Vivarium.
@@ -158,9 +167,16 @@ public final class Guide {
         return Optional.ofNullable(key).map(kindsByKey::get);
     }
 
-    /** By which the kind of a typed name is found. */
-    public KindFinder finder() {
-        return finder;
+    /** By which the kind of a typed name is told. */
+    public KindNames names() {
+        return names;
+    }
+
+    /** How a kind is raised that is not raised by pieces; empty for one that is. */
+    public Optional<Raised> raised(PlantKind kind) {
+        return kind.raised()
+                .flatMap(key ->
+                        words.raised().stream().filter(r -> r.key().equals(key)).findFirst());
     }
 
     /** The sorts of piece that a kind can give, in the guide's order. */
@@ -453,7 +469,8 @@ public final class Guide {
     }
 
     private void check(PlantKind k) {
-        require(k, !k.usual().isEmpty(), "usual way");
+        require(k, k.isRaisedByPieces() == !k.usual().isEmpty(), "usual way, or how it is raised else");
+        require(k, k.isRaisedByPieces() || raised(k).isPresent(), "reason " + k.raised());
         require(k, group(k.group()).isPresent(), "group " + k.group());
         for (String m : Stream.of(
                         k.usual(),

@@ -19,8 +19,11 @@ final class KindReader {
 
     private static final Set<String> FIELDS = Set.of(
             "name",
+            "key",
             "latin",
             "also",
+            "heard",
+            "raised",
             "group",
             "usual",
             "possible",
@@ -68,15 +71,19 @@ final class KindReader {
 
     private PlantKind kind() {
         String name = required("name").asText();
+        Optional<String> raised = text("raised");
         return new PlantKind(
-                key(name),
-                new PlantKind.Names(name, texts(required("latin")), texts(kind.path("also"))),
+                text("key").orElseGet(() -> key(name)),
+                new PlantKind.Names(
+                        name, texts(required("latin")), texts(kind.path("also")), texts(kind.path("heard"))),
                 kind.path("group").asText(group),
-                texts(required("usual")),
+                raised,
+                texts(raised.isPresent() ? kind.path("usual") : required("usual")),
                 texts(kind.path("possible")),
                 byKey("never", JsonNode::asText),
                 new PlantKind.Figures(
-                        byKey("rate", JsonNode::asDouble),
+                        byKey("rate", KindReader::share),
+                        byKey("rate", KindReader::known),
                         byKey(
                                 "ready",
                                 n -> new Window(n.get(0).asDouble(), n.get(1).asDouble())),
@@ -95,7 +102,7 @@ final class KindReader {
                         kind.path("bred").asBoolean(false),
                         kind.path("wild").asBoolean(false),
                         kind.path("thin").asBoolean(false),
-                        kind.has("note") ? Optional.of(kind.get("note").asText()) : Optional.empty()));
+                        text("note")));
     }
 
     /** "lady's mantle" is kept as "ladys-mantle". */
@@ -108,6 +115,24 @@ final class KindReader {
             throw new IllegalStateException("kind %s lacks %s".formatted(kind.path("name"), field));
         }
         return kind.get(field);
+    }
+
+    private Optional<String> text(String field) {
+        return kind.has(field) ? Optional.of(kind.get(field).asText()) : Optional.empty();
+    }
+
+    /** The share of "0.92 well". */
+    private static double share(JsonNode rate) {
+        return rate.isNumber()
+                ? rate.asDouble()
+                : Double.parseDouble(rate.asText().split(" ")[0]);
+    }
+
+    /** How well "0.92 well" is known; fairly, where a share alone is said. */
+    private static Certainty known(JsonNode rate) {
+        return rate.isNumber()
+                ? Certainty.FAIRLY
+                : Certainty.valueOf(rate.asText().split(" ")[1].toUpperCase(Locale.ROOT));
     }
 
     private static List<String> texts(JsonNode list) {

@@ -17,7 +17,8 @@ import java.util.stream.Stream;
  * @param key the short name kept with a plant
  * @param names what it is called
  * @param group key of its group
- * @param usual methods by which most who raise it start, the commonest first; one at least
+ * @param raised why it is not raised by pieces: the key of a reason; empty for those that are
+ * @param usual methods by which most who raise it start, the commonest first; one at least, but of what is not raised by pieces none
  * @param possible methods that work and that few start with
  * @param never why a method is never used, for those of which the kind says more than the method itself
  * @param figures where its rates and days are well known to differ
@@ -29,6 +30,7 @@ public record PlantKind(
         String key,
         Names names,
         String group,
+        Optional<String> raised,
         List<String> usual,
         List<String> possible,
         Map<String, String> never,
@@ -43,10 +45,11 @@ public record PlantKind(
      * @param name the common name, which pages use
      * @param latin genera and species, the commonest first
      * @param also other common names
+     * @param heard misspellings and names that are understood and not said
      */
-    public record Names(String name, List<String> latin, List<String> also) {
+    public record Names(String name, List<String> latin, List<String> also, List<String> heard) {
 
-        /** All of them. */
+        /** All of them that are said. */
         public Stream<String> all() {
             return Stream.of(Stream.of(name), latin.stream(), also.stream()).flatMap(s -> s);
         }
@@ -55,7 +58,8 @@ public record PlantKind(
     /**
      * Its figures, by method.
      *
-     * @param rate usual share that becomes ready, 0 to 1, both excluded
+     * @param rate usual share that becomes ready in good conditions and in season, 0 to 1, both excluded
+     * @param known how well a rate that is said is known
      * @param ready usual days to ready
      * @param each how many of what it bears go with one piece, where that is more than one: growths with a division
      * @param drying days that a wound dries before it is stuck; empty as for the group
@@ -64,6 +68,7 @@ public record PlantKind(
      */
     public record Figures(
             Map<String, Double> rate,
+            Map<String, Certainty> known,
             Map<String, Window> ready,
             Map<String, Integer> each,
             Optional<Integer> drying,
@@ -112,6 +117,11 @@ public record PlantKind(
      * @param note a sentence of its own; empty for none
      */
     public record Remarks(boolean bred, boolean wild, boolean thin, Optional<String> note) {}
+
+    /** Whether it is raised by pieces at all; else by seed, spores or grafting. */
+    public boolean isRaisedByPieces() {
+        return raised.isEmpty();
+    }
 
     /** What the guide says of a method for it. */
     public Verdict verdict(String method) {

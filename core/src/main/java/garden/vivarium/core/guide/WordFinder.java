@@ -1,8 +1,11 @@
 package garden.vivarium.core.guide;
 
+import java.text.Normalizer;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -55,12 +58,12 @@ public final class WordFinder {
      */
     public static WordFinder of(Map<String, List<String>> called) {
         WordFinder words = new WordFinder();
-        called.keySet().forEach(name -> words.byPlain.put(KindFinder.plain(name), new Found(name, How.WRITTEN)));
+        called.keySet().forEach(name -> words.byPlain.put(plain(name), new Found(name, How.WRITTEN)));
         called.forEach((name, others) -> others.forEach(other -> {
-            Found before = words.byPlain.putIfAbsent(KindFinder.plain(other), new Found(name, How.CALLED));
+            Found before = words.byPlain.putIfAbsent(plain(other), new Found(name, How.CALLED));
             if (before != null && !before.name().equals(name)) {
                 throw new IllegalArgumentException(
-                        "%s means both %s and %s".formatted(KindFinder.plain(other), before.name(), name));
+                        "%s means both %s and %s".formatted(plain(other), before.name(), name));
             }
         }));
         return words;
@@ -70,7 +73,7 @@ public final class WordFinder {
     public WordFinder and(Collection<String> names) {
         WordFinder words = new WordFinder();
         words.byPlain.putAll(byPlain);
-        names.forEach(n -> words.byPlain.putIfAbsent(KindFinder.plain(n), new Found(n, How.WRITTEN)));
+        names.forEach(n -> words.byPlain.putIfAbsent(plain(n), new Found(n, How.WRITTEN)));
         return words;
     }
 
@@ -81,7 +84,7 @@ public final class WordFinder {
 
     /** What is meant; empty where nothing is, or where two are equally near. */
     public Optional<Found> find(String typed) {
-        String plain = KindFinder.plain(typed);
+        String plain = plain(typed);
         Found known = byPlain.get(plain);
         return known != null ? Optional.of(known) : nearest(plain);
     }
@@ -104,5 +107,31 @@ public final class WordFinder {
             }
         }
         return Optional.ofNullable(nearest).map(n -> new Found(n, How.NEAR));
+    }
+
+    /** In small letters without accents, signs and the s of several. */
+    static String plain(String name) {
+        String letters = Normalizer.normalize(name.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .replaceAll("['’.]", "")
+                .replaceAll("[^\\p{L}\\p{N}]+", " ")
+                .strip();
+        return Arrays.stream(letters.split(" "))
+                .map(WordFinder::single)
+                .reduce((a, b) -> a + " " + b)
+                .orElse("");
+    }
+
+    private static String single(String word) {
+        if (word.length() > 4 && word.endsWith("ies")) {
+            return word.substring(0, word.length() - 3) + "y";
+        }
+        return word.length() > 3
+                        && word.endsWith("s")
+                        && !word.endsWith("ss")
+                        && !word.endsWith("us")
+                        && !word.endsWith("is")
+                ? word.substring(0, word.length() - 1)
+                : word;
     }
 }

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.time.YearMonth;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,7 +21,8 @@ import java.util.regex.Pattern;
  *
  * @param wanted young plants; empty where none or "as many as it gives" is said
  * @param asMany whether as many as it gives are wanted
- * @param plants ids of what may be meant, the likeliest first
+ * @param codes label codes that it holds, in the order of the line
+ * @param plant the words that name the plant; empty where none are left
  * @param due by when
  * @param sure in per cent
  * @param forWhom for whom or what; empty where that is not said
@@ -29,7 +30,8 @@ import java.util.regex.Pattern;
 public record AimLine(
         OptionalInt wanted,
         boolean asMany,
-        List<String> plants,
+        List<String> codes,
+        String plant,
         Optional<LocalDate> due,
         OptionalInt sure,
         Optional<String> forWhom) {
@@ -39,19 +41,8 @@ public record AimLine(
             "(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)";
 
     public AimLine {
-        plants = List.copyOf(plants);
+        codes = List.copyOf(codes);
     }
-
-    /**
-     * Something that may be named.
-     *
-     * @param id its id
-     * @param code its label code
-     * @param name its plant's name
-     * @param kinds names of its kind, common and botanical
-     * @param bears pieces that it bears, by which the fuller of two alike is meant
-     */
-    public record Named(String id, String code, String name, List<String> kinds, int bears) {}
 
     /** A way of saying a day: the pattern, and the day that it means. */
     private record DayForm(Pattern pattern, BiFunction<MatchResult, LocalDate, LocalDate> day) {}
@@ -78,6 +69,10 @@ public record AimLine(
             new DayForm(word("christmas"), (m, t) -> day(Month.DECEMBER, 24, null, t)),
             new DayForm(word("in " + MONTHS), (m, t) -> part("end of", month(m.group(1)), null, t)),
             new DayForm(word("(?:by )?" + MONTHS), (m, t) -> day(month(m.group(1)), 1, null, t)));
+
+    /** Words of a line that say nothing of the plant. */
+    private static final Pattern BESIDE = word(
+            "(?:as many as|gives?|by|sure|a dozen|one|two|three|four|five|six|seven|eight|nine|ten|twelve|please|i|we|want|need|rooted|settled|to sell|in one pot)");
 
     private static Pattern word(String inner) {
         return Pattern.compile("(?<![\\w-])" + inner + "(?![\\w%])");
@@ -122,17 +117,17 @@ public record AimLine(
      *
      * @param line as typed
      * @param today from which days are to come
-     * @param known what may be named
+     * @param known label codes that may be named
      */
-    public static AimLine read(String line, LocalDate today, List<Named> known) {
+    public static AimLine read(String line, LocalDate today, Collection<String> known) {
         String rest = " " + line.substring(0, Math.min(line.length(), LONGEST)).strip() + " ";
-        List<String> plants = new ArrayList<>();
+        List<String> codes = new ArrayList<>();
         // Codes first: "FUC-3" holds a number and is none.
-        for (Named n : known) {
-            Matcher code = Pattern.compile("(?i)(?<!\\w)" + Pattern.quote(n.code()) + "(?!\\w)")
+        for (String one : known) {
+            Matcher code = Pattern.compile("(?i)(?<!\\w)" + Pattern.quote(one) + "(?!\\w)")
                     .matcher(rest);
             if (code.find()) {
-                plants.add(n.id());
+                codes.add(one);
                 rest = code.replaceAll(" ");
             }
         }
@@ -173,11 +168,9 @@ public record AimLine(
             wanted = OptionalInt.of(12);
             lower = lower.replace("a dozen", " ");
         }
-        if (plants.isEmpty()) {
-            plants.addAll(named(lower, known));
-        }
         Optional<String> occasion = forWhom.isPresent() ? forWhom : unreadOccasion(rest.toLowerCase(Locale.ROOT));
-        return new AimLine(wanted, asMany, plants, due, sure, due.isEmpty() ? occasion : forWhom);
+        return new AimLine(
+                wanted, asMany, codes, plant(lower, occasion), due, sure, due.isEmpty() ? occasion : forWhom);
     }
 
     private static String cut(String text, Matcher m) {
@@ -190,38 +183,14 @@ public record AimLine(
         return by.find() ? Optional.of(by.group(1).strip()) : Optional.empty();
     }
 
-    /** Those whose name or kind shares most letters of words with what is left, the fuller of two alike first. */
-    private static List<String> named(String left, List<Named> known) {
-        List<String> words = Pattern.compile("[\\p{L}’']{3,}")
-                .matcher(left)
-                .results()
-                .map(MatchResult::group)
-                .filter(w -> !List.of("the", "and", "from", "gives", "give", "many", "plants", "young", "want")
-                        .contains(w))
-                .toList();
-        record Hit(Named named, int letters) {}
-        return known.stream()
-                .map(n -> new Hit(n, letters(n, words)))
-                .filter(h -> h.letters() > 0)
-                .sorted(Comparator.comparingInt((Hit h) -> -h.letters())
-                        .thenComparingInt(h -> -h.named().bears()))
-                .map(h -> h.named().id())
-                .toList();
-    }
-
-    private static int letters(Named n, List<String> words) {
-        String name = n.name().toLowerCase(Locale.ROOT);
-        int letters = 0;
-        for (String w : words) {
-            String one = w.length() > 4 && w.endsWith("s") ? w.substring(0, w.length() - 1) : w;
-            // A selection's own name says more than its kind's, which others share.
-            if (name.contains(one)) {
-                letters += 2 * one.length();
-            } else if (n.kinds().stream()
-                    .anyMatch(k -> k.toLowerCase(Locale.ROOT).contains(one))) {
-                letters += one.length();
-            }
-        }
-        return letters;
+    /** What is left of the line when all else is read: the words that name the plant. */
+    private static String plant(String left, Optional<String> occasion) {
+        String rest =
+                occasion.map(o -> left.replace(o.toLowerCase(Locale.ROOT), " ")).orElse(left);
+        return BESIDE.matcher(rest)
+                .replaceAll(" ")
+                .replaceAll("[,;.?!%]+", " ")
+                .replaceAll("\\s+", " ")
+                .strip();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.measure.Warmth;
+import garden.vivarium.core.naming.NameReading;
 import java.time.Month;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -90,7 +91,8 @@ class KindsTest {
         GUIDE.offered(Optional.of(kind), kind.group(), GUIDE.protocols())
                 .forEach(o -> offered.add(o.protocol().method()));
         assertThat(offered).containsExactlyInAnyOrderElementsOf(kind.methods());
-        assertThat(GUIDE.given(kind)).isNotEmpty();
+        assertThat(GUIDE.given(kind).isEmpty()).isEqualTo(kind.methods().isEmpty());
+        assertThat(kind.usual().isEmpty()).isEqualTo(!kind.isRaisedByPieces());
         assertThat(kind.figures().rate().keySet()).isSubsetOf(kind.methods());
         assertThat(kind.figures().ready().keySet()).isSubsetOf(kind.methods());
         assertThat(kind.figures().rate().values()).allMatch(r -> r > 0 && r < 1);
@@ -99,26 +101,36 @@ class KindsTest {
                 .allSatisfy(m -> assertThat(GUIDE.whyNever(kind, m)).isNotBlank());
     }
 
-    /** A name may be shared by kinds of different groups, between which the group decides. */
+    /** A name may be shared by kinds: then it is asked. */
     @Test
-    void noNameMeansTwoKindsOfOneGroup() {
-        Map<String, PlantKind> known = new HashMap<>();
-        for (PlantKind kind : GUIDE.kinds()) {
-            kind.names()
-                    .all()
-                    .map(KindFinder::plain)
-                    .distinct()
-                    .forEach(name -> assertThat(known.put(name + " in " + kind.group(), kind))
-                            .as(name)
-                            .isNull());
-        }
+    void aNameThatSeveralHaveIsAsked() {
+        Map<String, Set<PlantKind>> known = new HashMap<>();
+        GUIDE.kinds()
+                .forEach(k -> k.names()
+                        .all()
+                        .forEach(n -> known.computeIfAbsent(WordFinder.plain(n), x -> new HashSet<>())
+                                .add(k)));
+        Map<String, Set<PlantKind>> shared = new HashMap<>(known);
+        shared.values().removeIf(kinds -> kinds.size() == 1);
+        assertThat(shared).hasSizeBetween(20, 60);
+        shared.forEach((name, kinds) -> {
+            NameReading<PlantKind> read = GUIDE.names().read(name);
+            assertThat(read).as(name).isInstanceOf(NameReading.Asked.class);
+            assertThat(read.meanings()).as(name).containsAll(kinds);
+        });
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyKind")
+    void whoWritesAKindsNameIsUnderstood(PlantKind kind) {
+        assertThat(GUIDE.names().read(kind.names().name()).meanings()).contains(kind);
     }
 
     /** Where a kind does nothing that its group does, the file says why it is in that group. */
     @Test
     void whoStartsAsNoOtherOfItsGroupSaysSo() {
         assertThat(GUIDE.kinds())
-                .filteredOn(k -> k.remarks().note().isEmpty())
+                .filteredOn(k -> k.isRaisedByPieces() && k.remarks().note().isEmpty())
                 .allSatisfy(k -> assertThat(GUIDE.suiting(k.group()))
                         .as(k.key())
                         .anyMatch(p -> k.usual().contains(p.method())));
@@ -127,8 +139,8 @@ class KindsTest {
     @ParameterizedTest
     @CsvSource({
         "Fuchsia 'Slack Tide', '', fuchsia, true",
-        "fuschia, '', fuchsia, false",
-        "Fucsia slack tide, '', fuchsia, false",
+        "fuschia, '', fuchsia, true",
+        "Fucsia 'slack tide', '', fuchsia, false",
         "pelargoniums, '', pelargonium, true",
         "zonal pelargonium 'Harbour Light', '', pelargonium, true",
         "trailing geranium, '', ivy-leaved-pelargonium, true",
@@ -136,30 +148,38 @@ class KindsTest {
         "geranium, clump, cranesbill, true",
         "Geranium pratense, '', cranesbill, true",
         "Sempervivium, '', houseleek, false",
-        "house leek, '', houseleek, false",
-        "spiderplant, '', spider-plant, false",
+        "house leek, '', houseleek, true",
+        "spiderplant, '', spider-plant, true",
         "Ladys mantle, '', ladys-mantle, true",
         "Saintpaulia, '', african-violet, true",
         "strawberries, '', strawberry, true",
         "Dahlia 'Pilot Gig', '', dahlia, true",
         "Opuntia microdasys, '', prickly-pear, true",
-        "hydranga, '', hydrangea, false",
+        "hydranga, '', hydrangea, true",
         "Salvia rosmarinus, '', rosemary, true",
-        "peace lilly, '', peace-lily, false",
+        "peace lilly, '', peace-lily, true",
+        "Lily 'Foghorn', bulb, lily, true",
     })
     void aNameFindsItsKind(String typed, String group, String kind, boolean asWritten) {
-        KindFinder.Found found = GUIDE.finder().find(typed, group).orElseThrow();
+        NameReading<PlantKind> read = GUIDE.names().read(typed, group);
 
-        assertThat(found.kind().key()).isEqualTo(kind);
-        assertThat(found.asWritten()).isEqualTo(asWritten);
+        assertThat(read.taken().map(PlantKind::key)).contains(kind);
+        assertThat(((NameReading.Taken<PlantKind>) read).asWritten()).isEqualTo(asWritten);
     }
 
     @ParameterizedTest
-    @CsvSource({"Quibblewort", "x", "''", "12", "Slack Tide", "rbq tvz", "fern-like thing nobody knowz"})
-    void anUnknownNameFindsNoneOrOnlyWhatItSays(String typed) {
-        assertThat(GUIDE.finder().find(typed, "").stream())
-                .allSatisfy(f -> assertThat(f.kind().names().all().map(KindFinder::plain))
-                        .anyMatch(n -> KindFinder.plain(typed).contains(n)));
+    @CsvSource({"Quibblewort", "x", "''", "12", "Slack Tide", "rbq tvz", "thing nobody knowz"})
+    void anUnknownNameIsTakenForNothing(String typed) {
+        assertThat(GUIDE.names().read(typed)).isInstanceOf(NameReading.Unknown.class);
+    }
+
+    @Test
+    void aWordThatIsLeftOverIsAskedAndNamed() {
+        NameReading<PlantKind> read = GUIDE.names().read("Fuchsia slack tide");
+
+        assertThat(read.taken()).isEmpty();
+        assertThat(read.meanings()).extracting(PlantKind::key).startsWith("fuchsia");
+        assertThat(((NameReading.Asked<PlantKind>) read).leftOver()).hasSize(2);
     }
 
     @Test

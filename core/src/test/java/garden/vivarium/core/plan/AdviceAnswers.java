@@ -1,7 +1,6 @@
 package garden.vivarium.core.plan;
 
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.KindFinder;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
@@ -44,7 +43,12 @@ public final class AdviceAnswers {
 
     /** The advice of the guide alone for 24 young plants of a plant of the name, begun in May, within a year. */
     public static Advice<AdvisedWay> advice(Guide guide, String name, String group) {
-        Optional<PlantKind> kind = guide.finder().find(name, group).map(KindFinder.Found::kind);
+        List<PlantKind> meant = guide.names().read(name, group).meanings();
+        // Where several have the name, whoever is asked chooses the one of the group.
+        Optional<PlantKind> kind = meant.stream()
+                .filter(k -> k.group().equals(group))
+                .findFirst()
+                .or(() -> meant.stream().findFirst());
         List<AdvisedWay> ways =
                 guide.offered(kind, kind.map(PlantKind::group).orElse(group), guide.protocols()).stream()
                         .map(o -> way(guide, kind, o))

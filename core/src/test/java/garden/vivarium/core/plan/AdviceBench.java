@@ -60,7 +60,7 @@ class AdviceBench {
                 times[times.length * 95 / 100] / 1e6);
         long before = System.nanoTime();
         for (AdviceAnswers.Answer a : answers) {
-            assertThat(guide.finder().find(a.name() + "x", a.group())).isNotNull();
+            assertThat(guide.names().read(a.name() + "x", a.group())).isNotNull();
         }
         System.out.printf(
                 Locale.ROOT, "a misspelt name: %.2f ms%n", (System.nanoTime() - before) / 1e6 / answers.size());
