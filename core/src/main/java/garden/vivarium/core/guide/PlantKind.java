@@ -128,6 +128,20 @@ public record PlantKind(
         return usual.contains(method) ? Verdict.USUAL : possible.contains(method) ? Verdict.POSSIBLE : Verdict.NEVER;
     }
 
+    /** How well the rate of a method is known for it: thin, where it is only that of the method with other plants. */
+    public Certainty rateKnown(String method) {
+        return figures.known().getOrDefault(method, Certainty.THIN);
+    }
+
+    /**
+     * How well the days of a method are known for it: fairly, where they are its own, or where its rate is known well and they are those of the
+     * method; else thin.
+     */
+    public Certainty daysKnown(String method) {
+        boolean own = figures.ready().containsKey(method);
+        return own || rateKnown(method).compareTo(Certainty.WELL) <= 0 ? Certainty.FAIRLY : Certainty.THIN;
+    }
+
     /** How many of what it bears go with one piece of a method: one but for divisions of several growths. */
     public int each(String method) {
         return figures.each().getOrDefault(method, 1);
