@@ -234,8 +234,8 @@ class KindsTest {
         PlantKind willow = GUIDE.kind("willow").orElseThrow();
         KindFit easy = GUIDE.fit(willow, "hardwood cutting");
         Method hardwood = GUIDE.method("hardwood cutting").orElseThrow();
-        assertThat(easy.rate(hardwood.rate())).isCloseTo(0.95, within(1e-12));
-        assertThat(easy.rate(hardwood.rate() + 0.1)).isBetween(0.95, 1.0);
+        assertThat(easy.rate(hardwood.rate())).isCloseTo(0.97, within(1e-12));
+        assertThat(easy.rate(hardwood.rate() + 0.1)).isBetween(0.97, 1.0);
 
         Protocol pad = GUIDE.protocol("pad-in-grit").orElseThrow();
         Protocol dried = GUIDE.fit(GUIDE.kind("prickly-pear").orElseThrow(), "fleshy stem or pad")
