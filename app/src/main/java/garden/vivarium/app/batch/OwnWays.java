@@ -57,6 +57,10 @@ public class OwnWays {
         if (found.filter(f -> f.how() != How.NEAR).isPresent()) {
             return found.get().name();
         }
+        Optional<String> equal = reader().equalParts(name);
+        if (equal.isPresent()) {
+            return equal.get();
+        }
         if (isOwn) {
             return name;
         }

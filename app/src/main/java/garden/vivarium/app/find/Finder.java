@@ -5,27 +5,39 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockCalled;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.naming.NameReading;
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Finds by what is typed, even half: each word typed must stand somewhere in the name. */
+/** Finds by what is typed, even half: each word typed must stand somewhere in the name; or, read as a plant's name is, mean it though it be misspelt. */
 @Service
 class Finder {
 
     static final int MOST_FOUND = 20;
 
+    private static final int MOST_KINDS = 5;
+
     private final BatchBook batches;
     private final Stock stock;
+    private final StockCalled called;
+    private final Guide guide;
 
-    Finder(BatchBook batches, Stock stock) {
+    Finder(BatchBook batches, Stock stock, StockCalled called, Guide guide) {
         this.batches = batches;
         this.stock = stock;
+        this.called = called;
+        this.guide = guide;
     }
 
     /** What matches, stock plants and batches whose name begins so first; nothing for blank words. */
@@ -40,9 +52,11 @@ class Finder {
         String asked = slash > 0 ? words.substring(0, slash) : words;
         String piece = slash > 0 ? words.substring(slash + 1) : "";
         List<Found> found = new ArrayList<>();
-        for (StockPlantView s : stock.all()) {
+        List<StockPlantView> standing = stock.all();
+        Set<UUID> meant = Set.copyOf(called.read(asked, standing).plants());
+        for (StockPlantView s : standing) {
             String name = s.code() + " " + s.plant().name() + " " + s.place().name();
-            if (matches(name, asked)) {
+            if (matches(name, asked) || meant.contains(s.id())) {
                 found.add(new Found(
                         "/stock/" + s.id(),
                         s.code() + " " + s.plant().name(),
@@ -78,6 +92,17 @@ class Finder {
             }
         }
         found.sort(Comparator.comparing((Found f) -> !plain(f.name()).startsWith(asked)));
+        NameReading<PlantKind> kinds = guide.names().read(asked);
+        kinds.meanings().stream()
+                .filter(k -> found.isEmpty() || !(kinds instanceof NameReading.Unknown))
+                .limit(MOST_KINDS)
+                .map(k -> new Found(
+                        "/guide/kinds/" + k.key(),
+                        k.title(),
+                        Messages.text(
+                                "Finder.kind", "latin", k.names().latin().get(0))))
+                .toList()
+                .forEach(found::add);
         return found.subList(0, Math.min(MOST_FOUND, found.size()));
     }
 

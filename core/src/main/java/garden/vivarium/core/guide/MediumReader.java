@@ -15,7 +15,8 @@ import java.util.regex.Pattern;
 
 /**
  * Reads what somebody calls a medium: one of the guide, one of the nursery's own, or a mix of them by parts, as "half gravel, half
- * bark", "perlite/compost 50:50", "2 coir, 1 perlite" or, in files, "gravel:1+bark:1".
+ * bark", "perlite/compost 50:50", "2 coir, 1 perlite", "garden soil, coir and perlite" or, in files, "gravel:1+bark:1". One part at least must
+ * be known; another that is not is the nursery's own.
  */
 public final class MediumReader {
 
@@ -24,6 +25,9 @@ public final class MediumReader {
     private static final Pattern PART_FIRST = Pattern.compile(NUMBER + "\\s*%?\\s*(?:parts? )?(?:of )?(\\D+)");
     private static final Pattern PART_LAST = Pattern.compile("([^\\d:]+?)\\s*:\\s*" + NUMBER);
     private static final Pattern RATIO = Pattern.compile(NUMBER + "(?:\\s*[:/]\\s*" + NUMBER + ")+");
+    /** What may be a part of a mix, known or not. */
+    private static final Pattern OWN_PART = Pattern.compile("\\p{L}[\\p{L} '-]{1,39}");
+
     private static final String BETWEEN = "\\s*(?:/|:|\\+|,| and | with |&)\\s*";
 
     private final WordFinder words;
@@ -47,6 +51,19 @@ public final class MediumReader {
                 .filter(f -> f.how() != How.NEAR)
                 .or(() -> mix(said.toLowerCase(Locale.ROOT)))
                 .or(() -> words.find(said));
+    }
+
+    /**
+     * Parts of which nobody said how much, taken for equal ones, as growers mean it who say no more: "garden soil, coir and perlite". Empty where it is
+     * no such list, or a part of it may be misspelt.
+     */
+    public Optional<String> equalParts(String typed) {
+        List<String> names = List.of(typed.strip().toLowerCase(Locale.ROOT).split(BETWEEN));
+        return names.size() < 2
+                ? Optional.empty()
+                : of(names, names.stream().map(n -> 1.0).toList(), How.WRITTEN)
+                        .filter(f -> f.how() != How.NEAR)
+                        .map(Found::name);
     }
 
     private Optional<Found> mix(String said) {
@@ -108,14 +125,18 @@ public final class MediumReader {
         }
         Map<String, Double> found = new LinkedHashMap<>();
         How how = sure;
+        boolean isKnown = false;
         for (int i = 0; i < names.size(); i++) {
-            Optional<Found> one = words.find(names.get(i));
-            if (one.isEmpty() || names.get(i).isBlank()) {
+            String name = names.get(i).strip();
+            if (!OWN_PART.matcher(name).matches()) {
                 return Optional.empty();
             }
-            how = how.and(one.get().how());
-            found.merge(one.get().name(), parts.get(i), Double::sum);
+            Optional<Found> one = words.find(name);
+            isKnown |= one.isPresent();
+            how = how.and(one.map(Found::how).orElse(How.WRITTEN));
+            // A part that the guide does not know is one of the nursery's own.
+            found.merge(one.map(Found::name).orElse(name), parts.get(i), Double::sum);
         }
-        return Optional.of(new Found(new Mix(found).words(), how));
+        return isKnown ? Optional.of(new Found(new Mix(found).words(), how)) : Optional.empty();
     }
 }

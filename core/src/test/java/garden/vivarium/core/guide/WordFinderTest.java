@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What people call things, and what the guide calls them. */
@@ -48,6 +49,28 @@ class WordFinderTest {
         assertThat(media.read("kelp chr")).contains(new Found("kelp char", How.NEAR));
         assertThat(media.read("half rockwool, half perlite"))
                 .contains(new Found("1 perlite + 1 Rockwool", How.WRITTEN));
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
+        garden soil, cocopeat, perlite and vermicompost | 1 coir + 1 garden soil + 1 perlite + 1 vermicompost
+        sphagnum and perlite                            | 1 long-fibre moss + 1 perlite
+        kelp and wrack                                  | -
+        perlyte and coir                                | -
+        coir                                            | -
+        """)
+    void partsOfWhichNobodySaysHowMuchAreEqual(String typed, String mix) {
+        assertThat(MediumReader.of(GUIDE.mediumWords(), List.of()).equalParts(typed))
+                .isEqualTo(Optional.ofNullable(mix));
+    }
+
+    @Test
+    void halvesAreRead() {
+        assertThat(MediumReader.of(GUIDE.mediumWords(), List.of())
+                        .read("half compost, half vermiculite")
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("1 peat-free compost + 1 vermiculite");
     }
 
     @Test
