@@ -57,9 +57,9 @@ public class OwnWays {
         if (found.filter(f -> f.how() != How.NEAR).isPresent()) {
             return found.get().name();
         }
-        Optional<String> equal = reader().equalParts(name);
-        if (equal.isPresent()) {
-            return equal.get();
+        Optional<String> mix = reader().withOwnParts(name);
+        if (mix.isPresent()) {
+            return mix.get();
         }
         if (isOwn) {
             return name;

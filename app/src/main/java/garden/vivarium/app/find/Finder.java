@@ -99,8 +99,7 @@ class Finder {
                 .map(k -> new Found(
                         "/guide/kinds/" + k.key(),
                         k.title(),
-                        Messages.text(
-                                "Finder.kind", "latin", k.names().latin().get(0))))
+                        Messages.text("Finder.kind", "latin", k.names().latin().get(0))))
                 .toList()
                 .forEach(found::add);
         return found.subList(0, Math.min(MOST_FOUND, found.size()));

@@ -59,11 +59,8 @@ class FinderTest extends AtANursery {
 
     @Test
     void aMisspeltNameFindsWhatIsMeantAndItsKind() {
-        assertThat(names("fuschia"))
-                .anyMatch(n -> n.startsWith(fuchsia.code()))
-                .contains("Fuchsia");
-        assertThat(names("geranums"))
-                .contains(kelp.code() + " " + kelp.plant().name(), "Pelargonium", "Cranesbill");
+        assertThat(names("fuschia")).anyMatch(n -> n.startsWith(fuchsia.code())).contains("Fuchsia");
+        assertThat(names("geranums")).contains(kelp.code() + " " + kelp.plant().name(), "Pelargonium", "Cranesbill");
         assertThat(find("sunflowers")).extracting(Found::address).containsExactly("/guide/kinds/sunflower");
     }
 

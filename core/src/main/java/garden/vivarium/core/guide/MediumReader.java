@@ -15,8 +15,7 @@ import java.util.regex.Pattern;
 
 /**
  * Reads what somebody calls a medium: one of the guide, one of the nursery's own, or a mix of them by parts, as "half gravel, half
- * bark", "perlite/compost 50:50", "2 coir, 1 perlite", "garden soil, coir and perlite" or, in files, "gravel:1+bark:1". One part at least must
- * be known; another that is not is the nursery's own.
+ * bark", "perlite/compost 50:50", "2 coir, 1 perlite", "perlite and coir" or, in files, "gravel:1+bark:1".
  */
 public final class MediumReader {
 
@@ -31,14 +30,16 @@ public final class MediumReader {
     private static final String BETWEEN = "\\s*(?:/|:|\\+|,| and | with |&)\\s*";
 
     private final WordFinder words;
+    private final boolean takesOwnParts;
 
-    private MediumReader(WordFinder words) {
+    private MediumReader(WordFinder words, boolean takesOwnParts) {
         this.words = words;
+        this.takesOwnParts = takesOwnParts;
     }
 
     /** Reads the guide's media and the nursery's own. */
     public static MediumReader of(WordFinder guide, Collection<String> own) {
-        return new MediumReader(guide.and(own));
+        return new MediumReader(guide.and(own), false);
     }
 
     /** The medium that is meant, a mix in the one way of writing it; empty where nothing known is. */
@@ -54,20 +55,22 @@ public final class MediumReader {
     }
 
     /**
-     * Parts of which nobody said how much, taken for equal ones, as growers mean it who say no more: "garden soil, coir and perlite". Empty where it is
-     * no such list, or a part of it may be misspelt.
+     * A mix some of whose parts are the nursery's own, or of whose parts nobody said how much, which are taken for equal then: "garden soil, coir and
+     * perlite", "half garden soil, half bark". Empty where it is no mix, nothing in it is known, or a part may be misspelt.
      */
-    public Optional<String> equalParts(String typed) {
-        List<String> names = List.of(typed.strip().toLowerCase(Locale.ROOT).split(BETWEEN));
-        return names.size() < 2
-                ? Optional.empty()
-                : of(names, names.stream().map(n -> 1.0).toList(), How.WRITTEN)
-                        .filter(f -> f.how() != How.NEAR)
-                        .map(Found::name);
+    public Optional<String> withOwnParts(String typed) {
+        String said = typed.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+        MediumReader own = new MediumReader(words, true);
+        return own.halves(said)
+                .or(() -> own.byParts(said))
+                .or(() -> own.byRatio(said))
+                .or(() -> own.equal(said, How.WRITTEN))
+                .filter(f -> f.how() != How.NEAR)
+                .map(Found::name);
     }
 
     private Optional<Found> mix(String said) {
-        return halves(said).or(() -> byParts(said)).or(() -> byRatio(said)).or(() -> unsaid(said));
+        return halves(said).or(() -> byParts(said)).or(() -> byRatio(said)).or(() -> equal(said, How.NEAR));
     }
 
     private Optional<Found> halves(String said) {
@@ -112,11 +115,11 @@ public final class MediumReader {
     }
 
     /** "perlite and coir": equal parts most likely, but nobody said so. */
-    private Optional<Found> unsaid(String said) {
+    private Optional<Found> equal(String said, How sure) {
         List<String> names = List.of(said.split(BETWEEN));
         return names.size() < 2
                 ? Optional.empty()
-                : of(names, names.stream().map(n -> 1.0).toList(), How.NEAR);
+                : of(names, names.stream().map(n -> 1.0).toList(), sure);
     }
 
     private Optional<Found> of(List<String> names, List<Double> parts, How sure) {
@@ -132,6 +135,9 @@ public final class MediumReader {
                 return Optional.empty();
             }
             Optional<Found> one = words.find(name);
+            if (one.isEmpty() && !takesOwnParts) {
+                return Optional.empty();
+            }
             isKnown |= one.isPresent();
             how = how.and(one.map(Found::how).orElse(How.WRITTEN));
             // A part that the guide does not know is one of the nursery's own.

@@ -52,10 +52,8 @@ class SaidOfWaysTest {
             }
             double rate = protocol.figures().rate();
             double days = Math.exp(protocol.ready().days().mu());
-            boolean right = rate >= least - 1e-9
-                    && rate <= most + 1e-9
-                    && days >= soonest - 1e-9
-                    && days <= latest + 1e-9;
+            boolean right =
+                    rate >= least - 1e-9 && rate <= most + 1e-9 && days >= soonest - 1e-9 && days <= latest + 1e-9;
             return right
                     ? Optional.empty()
                     : Optional.of("%s, %s: %.2f in %.0f days; said %.2f to %.2f in %.0f to %.0f"
@@ -83,8 +81,7 @@ class SaidOfWaysTest {
     @Test
     void everyUsualWayOfEveryKindHasARateAndSaysHowWellItIsKnown() {
         assertThat(GUIDE.kinds())
-                .allSatisfy(k -> assertThat(k.figures().known().keySet())
-                        .as(k.key())
-                        .containsAll(k.usual()));
+                .allSatisfy(k ->
+                        assertThat(k.figures().known().keySet()).as(k.key()).containsAll(k.usual()));
     }
 }

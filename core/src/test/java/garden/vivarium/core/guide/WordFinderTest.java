@@ -55,12 +55,14 @@ class WordFinderTest {
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """
         garden soil, cocopeat, perlite and vermicompost | 1 coir + 1 garden soil + 1 perlite + 1 vermicompost
         sphagnum and perlite                            | 1 long-fibre moss + 1 perlite
+        half garden soil, half bark                     | 1 bark + 1 garden soil
+        2 kelp meal, 1 coir                             | 1 coir + 2 kelp meal
         kelp and wrack                                  | -
         perlyte and coir                                | -
         coir                                            | -
         """)
-    void partsOfWhichNobodySaysHowMuchAreEqual(String typed, String mix) {
-        assertThat(MediumReader.of(GUIDE.mediumWords(), List.of()).equalParts(typed))
+    void aPartThatTheGuideDoesNotKnowIsTheNurserysOwn(String typed, String mix) {
+        assertThat(MediumReader.of(GUIDE.mediumWords(), List.of()).withOwnParts(typed))
                 .isEqualTo(Optional.ofNullable(mix));
     }
 
