@@ -56,7 +56,7 @@ class WordFinderTest {
         garden soil, cocopeat, perlite and vermicompost | 1 coir + 1 garden soil + 1 perlite + 1 vermicompost
         sphagnum and perlite                            | 1 long-fibre moss + 1 perlite
         half garden soil, half bark                     | 1 bark + 1 garden soil
-        2 kelp meal, 1 coir                             | 1 coir + 2 kelp meal
+        2 kelp meal, 1 coir                             | 2 kelp meal + 1 coir
         kelp and wrack                                  | -
         perlyte and coir                                | -
         coir                                            | -
