@@ -10,7 +10,10 @@ export function start(form) {
   const [byName, none] = [choices.firstElementChild, choices.lastElementChild];
   let chosen = group.value !== "";
   let asked = null;
-  group.addEventListener("change", () => { chosen = group.value !== ""; });
+  group.addEventListener("change", () => {
+    chosen = group.value !== "";
+    ask();
+  });
 
   const kind = () => choices.querySelector("input:checked")?.value ?? "";
 
@@ -46,7 +49,7 @@ export function start(form) {
       const answer = await (await fetch(`/stock/kind?${query}`, { signal: asked.signal, headers: { Accept: "application/json" } })).json();
       said.textContent = answer.says;
       if (kind() === "") { offer(answer.choices, answer.kind !== ""); }
-      if (!chosen && answer.group !== "") { group.value = answer.group; }
+      if (!chosen) { group.value = answer.group; }
       form.querySelectorAll("[data-sort]").forEach((field) => {
         const typed = field.querySelector("input")?.value ?? "";
         field.hidden = !answer.sorts.includes(field.dataset.sort) && typed === "";

@@ -58,12 +58,14 @@ public class AimLines {
     /**
      * What a line may mean, said back.
      *
+     * @param name the words that name the plant
      * @param taken what it was read as, in words; empty where the plant must be asked
      * @param plants that stand here and may be meant
      * @param kinds that may be meant and of which none stands here
      * @param seed kinds that are not raised by pieces, each with what people do instead
      */
-    public record Meant(String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {}
+    public record Meant(
+            String name, String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {}
 
     /**
      * Reads a line.
@@ -151,6 +153,7 @@ public class AimLines {
                         aim.due().map(says::day).orElse("none")))
                 .orElse("");
         return new Meant(
+                aim.plant(),
                 taken,
                 plants,
                 kinds.stream()

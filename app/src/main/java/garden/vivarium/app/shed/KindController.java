@@ -93,7 +93,9 @@ class KindController {
     String kind(@PathVariable String key, Model model) {
         PlantKind kind = guide.kind(key).orElseThrow(() -> new NotFound("no such kind"));
         Map<String, String> never = new LinkedHashMap<>();
+        // Of what is not raised by pieces one reason holds for all of them.
         guide.methods().stream()
+                .filter(m -> kind.isRaisedByPieces())
                 .filter(m -> kind.verdict(m.name()) == Verdict.NEVER)
                 .forEach(m -> never.put(m.name(), guide.whyNever(kind, m)));
         model.addAttribute("kind", kind);

@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
  * @param kind key of the kind that it is taken for; empty where it must be asked, or where the guide does not know it
  * @param group key of its group
  * @param says what was found, in a sentence
- * @param sorts keys of the sorts of piece that it can give; all where the kind is not known
+ * @param sorts keys of the sorts of piece that it can give; of any, where the kind is not known
  * @param choices kinds that may be meant, the best first
  */
 public record KindGuess(String kind, String group, String says, List<String> sorts, List<KindChoice> choices) {
@@ -31,7 +31,7 @@ public record KindGuess(String kind, String group, String says, List<String> sor
                         said(guide, kind, read.isAsWritten()),
                         guide.given(kind).stream().map(PieceSort::key).toList(),
                         choices))
-                .orElseGet(() -> new KindGuess("", "", asks(read), allSorts(guide), choices));
+                .orElseGet(() -> new KindGuess("", "", asks(read), sortsOf(guide, group), choices));
     }
 
     /** What is said of a kind that was found. */
@@ -68,8 +68,13 @@ public record KindGuess(String kind, String group, String says, List<String> sor
                         "KindGuess.not.in.guide", "near", !read.meanings().isEmpty());
     }
 
-    private static List<String> allSorts(Guide guide) {
-        return guide.sorts().stream().map(PieceSort::key).toList();
+    /** Those that plants of a group bear; of any sort, where nobody has said the group. */
+    private static List<String> sortsOf(Guide guide, String group) {
+        List<String> sorts = guide.suiting(group).stream()
+                .map(p -> guide.sortOf(p.method()).key())
+                .distinct()
+                .toList();
+        return sorts.isEmpty() ? List.of(Sorts.ANY) : sorts;
     }
 
     static String hazards(Guide guide, PlantKind kind) {

@@ -233,15 +233,27 @@ public class Plants {
                 flowersOnce);
     }
 
+    /**
+     * The kind that a form chose or, where it chose none, that of the name; empty where the guide does not know it.
+     *
+     * @throws InvalidField if the name may mean several kinds, and what the form says decides between none of them
+     */
     private String kind(StockPlantForm form) {
-        return kind(form.name().kind(), form.name().plant(), form.name().group());
+        String chosen = form.name().kind();
+        String name = form.name().plant();
+        String found = kind(chosen, name, form.name().group());
+        NameReading<PlantKind> read = guide.names().read(name);
+        if (found.isEmpty() && (chosen == null || chosen.isBlank()) && read instanceof NameReading.Asked) {
+            throw which(name, read);
+        }
+        return found;
     }
 
-    /**
-     * The kind that was chosen or, where none was, that of the name; empty where the guide does not know it.
-     *
-     * @throws InvalidField if the name may mean several kinds, and neither the kind nor its group is said
-     */
+    private static InvalidField which(String name, NameReading<PlantKind> read) {
+        return new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
+    }
+
+    /** The kind that was chosen or, where none was, that of the name; empty where the guide does not know it. */
     private String kind(String chosen, String name, String group) {
         if (NO_KIND.equals(chosen)) {
             return "";
@@ -252,9 +264,6 @@ public class Plants {
                     .key();
         }
         NameReading<PlantKind> read = guide.names().read(name, group == null ? "" : group);
-        if (read instanceof NameReading.Asked && (group == null || group.isBlank())) {
-            throw new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
-        }
         return read.taken().map(PlantKind::key).orElse("");
     }
 

@@ -106,8 +106,9 @@ class StockController {
     }
 
     @GetMapping("/new")
-    String blank(@RequestParam(required = false) StockKind kind, Model model) {
-        StockPlantForm form = StockPlantForm.empty(kind == null ? StockKind.PLANT : kind);
+    String blank(
+            @RequestParam(required = false) StockKind kind, @RequestParam(required = false) String name, Model model) {
+        StockPlantForm form = StockPlantForm.empty(kind == null ? StockKind.PLANT : kind, name);
         model.addAttribute("form", form);
         model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());

@@ -152,9 +152,10 @@ public record StockPlantForm(
         return kind == StockKind.LOT;
     }
 
-    static StockPlantForm empty(StockKind kind) {
+    /** A new one of that kind of stock, and of that plant where its name is known. */
+    static StockPlantForm empty(StockKind kind, String plant) {
         return new StockPlantForm(
-                null,
+                plant == null ? null : new Name(plant, null, null, false, null, false),
                 new Rights(Protection.FREE, null),
                 kind,
                 null,

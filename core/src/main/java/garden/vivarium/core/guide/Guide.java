@@ -192,7 +192,11 @@ public final class Guide {
 
     /** Why a method is never used for a kind, in a few words. */
     public String whyNever(PlantKind kind, Method method) {
-        return kind.never().getOrDefault(method.name(), method.draws().never());
+        return raised(kind)
+                .map(r -> Character.toLowerCase(r.why().charAt(0))
+                        + r.why().substring(1, r.why().length() - 1))
+                .orElseGet(() ->
+                        kind.never().getOrDefault(method.name(), method.draws().never()));
     }
 
     /**
