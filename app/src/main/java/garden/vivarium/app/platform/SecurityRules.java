@@ -29,6 +29,10 @@ import org.springframework.security.web.savedrequest.RequestCache;
 @Configuration
 class SecurityRules {
 
+    private static final int SALT = 16;
+    private static final int HASH = 32;
+    private static final int ROUNDS = 2;
+
     /** Nothing inline, nothing from elsewhere. */
     static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self';"
             + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
@@ -120,8 +124,13 @@ class SecurityRules {
         response.sendError(HttpStatus.FORBIDDEN.value());
     }
 
+    /**
+     * How passwords are kept: as Spring Security's defaults since 5.8.
+     *
+     * @param kib memory that one hash takes; tests, which make hundreds of people, take little
+     */
     @Bean
-    PooledHashing passwordEncoder() {
-        return new PooledHashing(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8());
+    PooledHashing passwordEncoder(@Value("${vivarium.hashing.kib:16384}") int kib) {
+        return new PooledHashing(new Argon2PasswordEncoder(SALT, HASH, 1, kib, ROUNDS));
     }
 }

@@ -233,24 +233,26 @@ public class Plants {
                 flowersOnce);
     }
 
-    /**
-     * The kind that a form chose or, where it chose none, that of the name; empty where the guide does not know it.
-     *
-     * @throws InvalidField if the name may mean several kinds, and what the form says decides between none of them
-     */
     private String kind(StockPlantForm form) {
-        String chosen = form.name().kind();
-        String name = form.name().plant();
-        String found = kind(chosen, name, form.name().group());
-        NameReading<PlantKind> read = guide.names().read(name);
-        if (found.isEmpty() && (chosen == null || chosen.isBlank()) && read instanceof NameReading.Asked) {
-            throw which(name, read);
-        }
-        return found;
+        return kind(form.name().kind(), form.name().plant(), form.name().group());
     }
 
-    private static InvalidField which(String name, NameReading<PlantKind> read) {
-        return new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
+    /**
+     * Refuses a form of whose plant neither its name, its group nor a choice says which kind it is, though kinds are called so.
+     *
+     * @throws InvalidField of the kind, naming those that may be meant
+     */
+    void refuseUnclear(StockPlantForm form) {
+        String name = form.name().plant();
+        boolean isChosen = form.name().kind() != null && !form.name().kind().isBlank();
+        if (isChosen || plants.findByName(name).isPresent()) {
+            return;
+        }
+        NameReading<PlantKind> read = guide.names()
+                .read(name, form.name().group() == null ? "" : form.name().group());
+        if (read instanceof NameReading.Asked) {
+            throw new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
+        }
     }
 
     /** The kind that was chosen or, where none was, that of the name; empty where the guide does not know it. */

@@ -148,6 +148,17 @@ public class Stock {
     }
 
     /**
+     * Adds what somebody typed into a form, as {@link #add(StockPlantForm)}; which kind it is they are asked where that is not clear.
+     *
+     * @throws InvalidField if it may be one of several kinds
+     */
+    @Transactional
+    public StockPlantView addTyped(StockPlantForm form) {
+        plants.refuseUnclear(form);
+        return add(form);
+    }
+
+    /**
      * Adds a stock plant or lot. The plant and the place are made if they are new.
      *
      * @throws InvalidField if the plant is new and neither its group nor its kind is known

@@ -125,7 +125,7 @@ class StockController {
         UnreadableForm.refuse(form, wrong);
         if (!wrong.hasErrors()) {
             try {
-                StockPlantView added = stock.add(withKind(form, otherKind));
+                StockPlantView added = stock.addTyped(withKind(form, otherKind));
                 next.addFlashAttribute(
                         "said",
                         Messages.text(

@@ -16,10 +16,7 @@ import java.net.http.HttpResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -329,36 +326,6 @@ class DoorTest {
         assertThat(guesser.get("/sign-in?wait=%3Cscript%3E").body())
                 .doesNotContain("<script>")
                 .doesNotContain("Try again in");
-    }
-
-    @Test
-    void manyWhoSignInAtOnceKeepNoPageWaitingAndSomeAreToldToComeInAMoment() throws Exception {
-        int many = 60;
-        ExecutorService hands = Executors.newFixedThreadPool(many);
-        Visitor reader = inside();
-        try {
-            List<Future<String>> signing = IntStream.range(0, many)
-                    .mapToObj(i -> hands.submit(() -> visitor().signIn("nobody" + UUID.randomUUID(), "guess")))
-                    .toList();
-            List<Long> pages = new ArrayList<>();
-            while (signing.stream().anyMatch(s -> !s.isDone())) {
-                long begun = System.nanoTime();
-                assertThat(reader.get("/health").statusCode()).isEqualTo(200);
-                pages.add(Duration.ofNanos(System.nanoTime() - begun).toMillis());
-            }
-            Map<String, Integer> ends = new TreeMap<>();
-            for (Future<String> s : signing) {
-                ends.merge(s.get(), 1, Integer::sum);
-            }
-            assertThat(ends.keySet()).isSubsetOf("/sign-in?wrong", "/sign-in?many");
-            assertThat(ends).containsKeys("/sign-in?wrong", "/sign-in?many");
-            assertThat(pages)
-                    .as("not of a stopwatch: a queue of forty seconds shows")
-                    .allMatch(ms -> ms < 5000);
-        } finally {
-            hands.shutdownNow();
-        }
-        assertThat(visitor().signIn(nursery.signIn(), Nurseries.PASSWORD)).isEqualTo("/round");
     }
 
     @Test
