@@ -8,6 +8,8 @@ import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.guide.SamePlants;
+import garden.vivarium.core.guide.StockNames;
 import garden.vivarium.core.naming.NameReading;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
@@ -102,6 +104,13 @@ class StockController {
     @GetMapping
     String list(Model model) {
         model.addAttribute("stock", stock.all());
+        model.addAttribute(
+                "same",
+                SamePlants.among(
+                        guide,
+                        stock.plants().stream()
+                                .map(p -> new StockNames.Standing<>(p, p.name(), p.kind(), p.group()))
+                                .toList()));
         return "stock/list";
     }
 

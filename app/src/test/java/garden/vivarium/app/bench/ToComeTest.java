@@ -31,7 +31,7 @@ class ToComeTest extends AtANursery {
     void aBatchGivesWhatWasExpectedThenWhatWasSeenThenWhatSettled() {
         BatchView batch = running("tip-in-plugs", 40, 30);
         Supply hoped = only().by(LATE).alone();
-        assertThat(hoped.mean()).isBetween(24.0, 34.0);
+        assertThat(hoped.mean()).isBetween(30.0, 38.0);
         assertThat(hoped.most()).isLessThanOrEqualTo(40);
 
         run(() -> batches.look(batch.code(), Growing.count(TODAY.minusDays(2), 36, 4)));

@@ -60,7 +60,7 @@ class NamesInTheBrowserTest extends AtThePages {
     @CsvSource({
         "72 german ivy plugs, Cape ivy, Plectranthus",
         "4 rock roses, Rock rose, Cistus",
-        "6 cobra lily, Cobra lily, Jack-in-the-pulpit"
+        "6 mother of thousands, Mother of thousands, Mother of thousands saxifrage"
     })
     void aNameOfSeveralIsAsked(String line, String one, String other) {
         browser.open("/plan");
@@ -95,5 +95,30 @@ class NamesInTheBrowserTest extends AtThePages {
         browser.press("form[data-kind-form] button.main");
         browser.untilText(".said", "cobra lily");
         assertThat(browser.text("main")).contains("Jack-in-the-pulpit");
+    }
+
+    @Test
+    void severalPlantsAreWrittenDownAtOnceAndWhatIsNotClearStays() {
+        browser.open("/stock/several");
+        browser.script(
+                "document.getElementById('list').value = \"2 hostas\\ngeranium\\njade plant, moth orchid ‘Lantern’\"");
+        browser.type("place", "Bench");
+        browser.press("main button.main");
+        browser.untilText(".said", "4 stock plants are added: HOS-1, HOS-2, JAD-1");
+        assertThat(browser.value("list")).isEqualTo("geranium");
+        assertThat(browser.text(".warning")).contains("pelargonium (Pelargonium)", "cranesbill");
+        assertThat(in(() -> stock.plants()).stream().map(p -> p.name()))
+                .contains("Hosta", "Jade plant", "Moth orchid ‘Lantern’");
+    }
+
+    @Test
+    void plantsThatSeemTheSameAreMadeOneInTwoTouches() {
+        in(() -> stock.plantNamed("Penstemon ‘Fairway’", "soft"));
+        in(() -> stock.plantNamed("Penstemons", "soft"));
+        browser.open("/stock");
+        browser.press("main details summary");
+        browser.press("main details form button");
+        browser.untilText(".said", "are one plant now: Penstemon ‘Fairway’");
+        assertThat(in(() -> stock.plants()).stream().map(p -> p.name())).doesNotContain("Penstemons");
     }
 }
