@@ -144,20 +144,27 @@ public class Promises {
                         "Promises.draws.what.all.more", "who", promise.who(), "owed", promise.owed(), "margin", margin);
     }
 
-    /** Where as many as are owed come only every second time, draws on more that is free, until it is as sure as asked. */
+    /**
+     * Where as many as are owed come only every second time, draws on more that is free, until it is as sure as asked. What comes of a few more may
+     * fall just short of that: then each is drawn on again.
+     */
     private int drawMargin(UUID id, PromiseView promise) {
         int margin = 0;
-        for (PromiseBook.Offer offer : book.offers(promise)) {
-            int shortBy = book.shortBy(id);
-            if (shortBy == 0) {
-                break;
-            }
-            // More of one batch than is owed in all would not make it surer.
-            int useful = promise.owed() - offer.pool().drawnBy(id);
-            int less = Math.min(Math.min(offer.plants(), useful), shortBy);
-            if (less > 0) {
-                draw(id, offer.pool().planId(), offer.pool().batchId(), less);
-                margin += less;
+        int before = -1;
+        while (margin > before && book.shortBy(id) > 0) {
+            before = margin;
+            for (PromiseBook.Offer offer : book.offers(promise)) {
+                int shortBy = book.shortBy(id);
+                if (shortBy == 0) {
+                    break;
+                }
+                // More of one batch than is owed in all would not make it surer.
+                int useful = promise.owed() - offer.pool().drawnBy(id);
+                int less = Math.min(Math.min(offer.plants(), useful), shortBy);
+                if (less > 0) {
+                    draw(id, offer.pool().planId(), offer.pool().batchId(), less);
+                    margin += less;
+                }
             }
         }
         return margin;

@@ -127,11 +127,9 @@ class PromisesTest extends AtANursery {
             run(() -> batches.look(batch.code(), Growing.count(TODAY, 12, 4)));
         }
         PromiseView first = promise("Spring fair", 24, TODAY.plusDays(60));
-        System.out.println("BEFORE " + judged(first).chance());
         assertThat(judged(first).chance()).isGreaterThan(0.9);
 
         promise("Market", 30, TODAY.plusDays(70));
-        System.out.println("AFTER " + judged(first).chance());
         assertThat(judged(first).chance()).as("still as sure as was asked").isGreaterThanOrEqualTo(0.9);
     }
 
