@@ -30,7 +30,9 @@ public final class NameReader<T> {
 
     private final NameLexicon lexicon;
     private final NameIndex<T> index;
-    private final List<Called<T>> things;
+    /** The first of each name, written as one word. */
+    private final Map<String, Called<T>> byLetters;
+
     private final boolean knowsSelections;
 
     /** Reads names of kinds: what stands in quotes is taken for a selection's name, whatever it is. */
@@ -47,7 +49,9 @@ public final class NameReader<T> {
         this.knowsSelections = knowsSelections;
         this.lexicon = lexicon;
         this.index = new NameIndex<>(lexicon, things);
-        this.things = List.copyOf(things);
+        this.byLetters = new LinkedHashMap<>();
+        things.forEach(t ->
+                t.names().forEach(n -> byLetters.putIfAbsent(NameWords.together(NameWords.asWritten(n)), t)));
     }
 
     private record Found<T>(Called<T> thing, NameIndex.Coverage coverage) {}
@@ -172,16 +176,11 @@ public final class NameReader<T> {
     }
 
     private List<T> near(List<String> words) {
-        String typed = String.join("", words);
+        String typed = NameWords.together(words);
         JaroWinklerSimilarity similarity = new JaroWinklerSimilarity();
         record Near<T>(Called<T> thing, double alike) {}
-        List<Near<T>> near = things.stream()
-                .map(t -> new Near<>(
-                        t,
-                        t.names().stream()
-                                .mapToDouble(n -> similarity.apply(String.join("", NameWords.of(n)), typed))
-                                .max()
-                                .orElse(0)))
+        List<Near<T>> near = byLetters.entrySet().stream()
+                .map(e -> new Near<>(e.getValue(), similarity.apply(e.getKey(), typed)))
                 .filter(n -> n.alike() >= NEAR)
                 .sorted(Comparator.comparingDouble((Near<T> n) -> -n.alike()))
                 .toList();
