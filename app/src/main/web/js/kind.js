@@ -41,10 +41,10 @@ export function start(form) {
   async function ask() {
     asked?.abort();
     asked = new AbortController();
-    const picked = choices.querySelector("input:checked")?.closest("label").querySelector("span");
-    const words = kind() === "" ? name.value : kind() === "-" ? "" : picked.firstChild.textContent;
+    const chosenKind = kind() === "-" ? "" : kind();
+    const words = kind() === "" ? name.value : "";
     if (words.trim() === "" && kind() === "") { return; }
-    const query = new URLSearchParams({ name: words, group: chosen && kind() === "" ? group.value : "" });
+    const query = new URLSearchParams({ name: words, group: chosen && chosenKind === "" ? group.value : "", chosen: chosenKind });
     try {
       const answer = await (await fetch(`/stock/kind?${query}`, { signal: asked.signal, headers: { Accept: "application/json" } })).json();
       said.textContent = answer.says;

@@ -25,13 +25,18 @@ public record KindGuess(String kind, String group, String says, List<String> sor
         NameReading<PlantKind> read = guide.names().read(name, group);
         List<KindChoice> choices = read.meanings().stream().map(KindChoice::of).toList();
         return read.taken()
-                .map(kind -> new KindGuess(
-                        kind.key(),
-                        kind.group(),
-                        said(guide, kind, read.isAsWritten()),
-                        guide.given(kind).stream().map(PieceSort::key).toList(),
-                        choices))
+                .map(kind -> of(guide, kind, read.isAsWritten(), choices))
                 .orElseGet(() -> new KindGuess("", "", asks(read), sortsOf(guide, group), choices));
+    }
+
+    /** What is said of a kind that was found or chosen. */
+    static KindGuess of(Guide guide, PlantKind kind, boolean asWritten, List<KindChoice> choices) {
+        return new KindGuess(
+                kind.key(),
+                kind.group(),
+                said(guide, kind, asWritten),
+                guide.given(kind).stream().map(PieceSort::key).toList(),
+                choices);
     }
 
     /** What is said of a kind that was found. */

@@ -42,7 +42,14 @@ class PlantController {
     /** What the guide makes of a name. */
     @GetMapping(path = "/kind", produces = MediaType.APPLICATION_JSON_VALUE)
     @ResponseBody
-    KindGuess kind(@RequestParam(required = false) String name, @RequestParam(required = false) String group) {
+    KindGuess kind(
+            @RequestParam(required = false) String name,
+            @RequestParam(required = false) String group,
+            @RequestParam(required = false) String chosen) {
+        Optional<PlantKind> kind = guide.kind(chosen);
+        if (kind.isPresent()) {
+            return KindGuess.of(guide, kind.get(), true, List.of());
+        }
         String typed = name == null ? "" : name;
         return KindGuess.of(
                 guide, typed.substring(0, Math.min(typed.length(), LONGEST_NAME)), group == null ? "" : group);

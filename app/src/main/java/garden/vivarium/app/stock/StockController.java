@@ -93,12 +93,9 @@ class StockController {
                 .map(PlantKind::key)
                 .orElseThrow(() -> new InvalidField(
                         "kind",
-                        Messages.text(
-                                "Plants.which.kind",
-                                "name",
-                                other,
-                                "kinds",
-                                read.meanings().isEmpty() ? "none" : Plants.offered(read)))));
+                        read.meanings().isEmpty()
+                                ? Messages.text("Plants.unknown.kind", "name", other)
+                                : Messages.text("Plants.which.kind", "name", other, "kinds", Plants.offered(read)))));
     }
 
     @GetMapping

@@ -78,14 +78,6 @@ final class NameIndex<T> {
     static final class Coverage {
         final BitSet words = new BitSet();
         int longest;
-
-        Coverage and(Coverage other) {
-            Coverage both = new Coverage();
-            both.words.or(words);
-            both.words.or(other.words);
-            both.longest = Math.max(longest, other.longest);
-            return both;
-        }
     }
 
     /** What the names of each thing account for of some words as written; things that account for nothing are not among them. */
