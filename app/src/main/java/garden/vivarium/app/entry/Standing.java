@@ -133,7 +133,8 @@ class Standing {
         if (same.isPresent()) {
             return same.get();
         }
-        StockNames.Reading<PlantView> read = names(all).read(typed);
+        StockNames.Reading<PlantView> read =
+                new StockNames<>(guide, all.stream().map(PlantView::called).toList()).read(typed);
         // A selection in quotes that no plant here has is a new one.
         boolean isNew = read.taken().isEmpty() && NameWords.selection(typed).isPresent();
         if (read.taken().isPresent()) {
@@ -157,14 +158,6 @@ class Standing {
                                 () -> new InvalidField("group", Messages.text("Standing.say.group", "plant", typed)));
         // A name stands on a label with a capital.
         return stock.plantNamed(StringUtils.capitalize(typed), group);
-    }
-
-    private StockNames<PlantView> names(List<PlantView> plants) {
-        return new StockNames<>(
-                guide,
-                plants.stream()
-                        .map(p -> new StockNames.Standing<>(p, p.name(), p.kind(), p.group()))
-                        .toList());
     }
 
     private static String offered(StockNames.Reading<PlantView> read) {

@@ -51,7 +51,7 @@ public class AimLines {
      * What was made of a line.
      *
      * @param address of the Plan page with what was understood in its fields
-     * @param asks what was not understood, in words; empty where all was
+     * @param asks what else than the plant was not understood, in words; empty where all was
      */
     public record Read(String address, List<String> asks) {}
 
@@ -79,8 +79,7 @@ public class AimLines {
         List<String> asks = new ArrayList<>();
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/plan").queryParam("line", "{line}");
         Optional<StockPlantView> plant = plant(aim, chosen, live);
-        plant.ifPresentOrElse(
-                s -> address.queryParam("stock", s.id()), () -> asks.add(Messages.text("AimLines.which.plant")));
+        plant.ifPresent(s -> address.queryParam("stock", s.id()));
         int sure = aim.sure().isPresent() ? Math.max(50, Math.min(99, aim.sure().getAsInt())) : 90;
         Optional<Integer> wanted = aim.wanted().isPresent()
                 ? Optional.of(Math.min(aim.wanted().getAsInt(), Limits.MOST_YOUNG_PLANTS))

@@ -1,6 +1,7 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.core.Grown;
+import garden.vivarium.core.guide.StockNames;
 import java.util.UUID;
 
 /**
@@ -22,5 +23,10 @@ public record PlantView(
     /** As far as growing it goes. */
     public Grown grown() {
         return new Grown(name, kind, group);
+    }
+
+    /** As far as its names go. */
+    public StockNames.Standing<PlantView> called() {
+        return new StockNames.Standing<>(this, name, kind, group);
     }
 }

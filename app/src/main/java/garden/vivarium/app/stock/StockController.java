@@ -9,7 +9,6 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.SamePlants;
-import garden.vivarium.core.guide.StockNames;
 import garden.vivarium.core.naming.NameReading;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
@@ -104,10 +103,7 @@ class StockController {
         model.addAttribute(
                 "same",
                 SamePlants.among(
-                        guide,
-                        stock.plants().stream()
-                                .map(p -> new StockNames.Standing<>(p, p.name(), p.kind(), p.group()))
-                                .toList()));
+                        guide, stock.plants().stream().map(PlantView::called).toList()));
         return "stock/list";
     }
 

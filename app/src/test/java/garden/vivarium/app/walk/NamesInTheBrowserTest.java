@@ -78,6 +78,9 @@ class NamesInTheBrowserTest extends AtThePages {
         browser.press("form[action='/plan/line'] button");
         browser.untilText(".warning", "It is raised by seed, not by pieces");
         assertThat(browser.count(".choices button")).isZero();
+        assertThat(browser.text("main"))
+                .as("nobody is asked for a plant to cut from")
+                .doesNotContain("Choose the stock plant.");
     }
 
     @Test

@@ -1,13 +1,12 @@
 package garden.vivarium.core.guide;
 
-import java.text.Normalizer;
-import java.util.Arrays;
+import garden.vivarium.core.naming.NameWords;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
@@ -111,15 +110,7 @@ public final class WordFinder {
 
     /** In small letters without accents, signs and the s of several. */
     static String plain(String name) {
-        String letters = Normalizer.normalize(name.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .replaceAll("['’.]", "")
-                .replaceAll("[^\\p{L}\\p{N}]+", " ")
-                .strip();
-        return Arrays.stream(letters.split(" "))
-                .map(WordFinder::single)
-                .reduce((a, b) -> a + " " + b)
-                .orElse("");
+        return NameWords.asWritten(name).stream().map(WordFinder::single).collect(Collectors.joining(" "));
     }
 
     private static String single(String word) {

@@ -48,7 +48,7 @@ public final class NameWords {
     }
 
     /** The words of a text in small letters without accents. */
-    static List<String> asWritten(String text) {
+    public static List<String> asWritten(String text) {
         String letters = Normalizer.normalize(text.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
                 .replaceAll("\\p{M}", "")
                 .replaceAll("['’‘.]", "")
