@@ -52,7 +52,9 @@ export function start(form) {
       if (!chosen) { group.value = answer.group; }
       form.querySelectorAll("[data-sort]").forEach((field) => {
         const typed = field.querySelector("input")?.value ?? "";
-        field.hidden = !answer.sorts.includes(field.dataset.sort) && typed === "";
+        field.hidden = !(field.dataset.sort in answer.sorts) && typed === "";
+        const words = answer.sorts[field.dataset.sort];
+        if (words) { field.querySelector("label").textContent = words; }
       });
     } catch (gone) {
       if (gone.name !== "AbortError") { said.textContent = ""; }

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.Season;
 import java.util.List;
 import java.util.function.BiFunction;
 import org.springframework.stereotype.Component;
@@ -23,13 +24,20 @@ import org.springframework.util.ConcurrentLruCache;
 class OutlookText {
 
     /** The format that is written. */
-    static final int FORMAT = 3;
+    static final int FORMAT = 4;
 
     private static final String NUMBER = "format";
 
-    /** What each format needs to become the next: the first from 1 to 2. Format 2 told how close evidence is in words. */
+    /**
+     * What each format needs to become the next: the first from 1 to 2. Format 2 told how close evidence is in
+     * words, format 3 did not say what its season is of.
+     */
     private static final List<BiFunction<ObjectMapper, ObjectNode, ObjectNode>> STEPS =
-            List.of(OutlookFormatOne::brought, (json, old) -> OutlookFormatTwo.brought(old));
+            List.of(OutlookFormatOne::brought, (json, old) -> OutlookFormatTwo.brought(old), (json, old) -> {
+                // It bore on what was planned; the factors of a batch that stands are kept with it.
+                ((ObjectNode) old.path("season")).put("of", Season.Of.WARMTH.name());
+                return old;
+            });
 
     private final ObjectMapper json = JsonMapper.builder()
             .addModule(new Jdk8Module())

@@ -15,6 +15,7 @@ import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -50,14 +51,23 @@ class Standing {
     private final Protocols protocols;
     private final Stock stock;
     private final Guide guide;
+    private final KindsCalled kinds;
     private final Today today;
 
-    Standing(OldBatches batches, OwnWays own, Protocols protocols, Stock stock, Guide guide, Today today) {
+    Standing(
+            OldBatches batches,
+            OwnWays own,
+            Protocols protocols,
+            Stock stock,
+            Guide guide,
+            KindsCalled kinds,
+            Today today) {
         this.batches = batches;
         this.own = own;
         this.protocols = protocols;
         this.stock = stock;
         this.guide = guide;
+        this.kinds = kinds;
         this.today = today;
     }
 
@@ -134,7 +144,7 @@ class Standing {
             return same.get();
         }
         StockNames.Reading<PlantView> read =
-                new StockNames<>(guide, all.stream().map(PlantView::called).toList()).read(typed);
+                new StockNames<>(guide, all.stream().map(PlantView::called).toList(), kinds.own()).read(typed);
         // A selection in quotes that no plant here has is a new one.
         boolean isNew = read.taken().isEmpty() && NameWords.selection(typed).isPresent();
         if (read.taken().isPresent()) {
@@ -144,7 +154,7 @@ class Standing {
             throw new InvalidField(
                     "plant", Messages.text("Standing.which.plant", "typed", typed, "plants", offered(read)));
         }
-        NameReading<PlantKind> kind = guide.names().read(typed, form.group() == null ? "" : form.group());
+        NameReading<PlantKind> kind = kinds.read(typed, form.group() == null ? "" : form.group());
         boolean saysGroup = form.group() != null && guide.group(form.group()).isPresent();
         if (!saysGroup && kind instanceof NameReading.Asked) {
             throw new InvalidField(

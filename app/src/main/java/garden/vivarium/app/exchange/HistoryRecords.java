@@ -14,6 +14,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -52,14 +53,23 @@ class HistoryRecords implements RecordKind {
     private final OldBatches batches;
     private final Stock stock;
     private final Guide guide;
+    private final KindsCalled kinds;
     private final Today today;
     private final EntityManager entities;
     private final Words words;
 
-    HistoryRecords(OldBatches batches, Stock stock, Guide guide, Today today, EntityManager entities, Words words) {
+    HistoryRecords(
+            OldBatches batches,
+            Stock stock,
+            Guide guide,
+            KindsCalled kinds,
+            Today today,
+            EntityManager entities,
+            Words words) {
         this.batches = batches;
         this.stock = stock;
         this.guide = guide;
+        this.kinds = kinds;
         this.today = today;
         this.entities = entities;
         this.words = words;
@@ -256,7 +266,7 @@ class HistoryRecords implements RecordKind {
         if (b.of().group() != null) {
             return b.of().group();
         }
-        Optional<String> kind = guide.names().read(b.of().plant()).taken().map(PlantKind::group);
+        Optional<String> kind = kinds.read(b.of().plant()).taken().map(PlantKind::group);
         return kind.or(() -> guide.protocols().stream()
                         .filter(p -> p.method().equals(b.done().method()))
                         .map(p -> p.groups().get(0))

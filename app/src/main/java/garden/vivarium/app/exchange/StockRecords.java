@@ -9,6 +9,7 @@ import static garden.vivarium.app.exchange.Column.Sort.TEXT;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockKind;
@@ -39,11 +40,13 @@ class StockRecords implements RecordKind {
 
     private final Stock stock;
     private final Guide guide;
+    private final KindsCalled kinds;
     private final Today today;
 
-    StockRecords(Stock stock, Guide guide, Today today) {
+    StockRecords(Stock stock, Guide guide, KindsCalled kinds, Today today) {
         this.stock = stock;
         this.guide = guide;
+        this.kinds = kinds;
         this.today = today;
     }
 
@@ -126,7 +129,7 @@ class StockRecords implements RecordKind {
         boolean known = isHeld
                 || line.group() != null
                 || plants.contains(line.plant().toLowerCase(Locale.ROOT))
-                || guide.names().read(line.plant()).taken().isPresent();
+                || kinds.read(line.plant()).taken().isPresent();
         if (!known) {
             csv.fault(
                     line.number(),

@@ -3,11 +3,11 @@ package garden.vivarium.app.find;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockCalled;
 import garden.vivarium.app.stock.StockPlantView;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.naming.NameReading;
 import java.text.Normalizer;
@@ -31,13 +31,13 @@ class Finder {
     private final BatchBook batches;
     private final Stock stock;
     private final StockCalled called;
-    private final Guide guide;
+    private final KindsCalled kindsCalled;
 
-    Finder(BatchBook batches, Stock stock, StockCalled called, Guide guide) {
+    Finder(BatchBook batches, Stock stock, StockCalled called, KindsCalled kindsCalled) {
         this.batches = batches;
         this.stock = stock;
         this.called = called;
-        this.guide = guide;
+        this.kindsCalled = kindsCalled;
     }
 
     /** What matches, stock plants and batches whose name begins so first; nothing for blank words. */
@@ -92,7 +92,7 @@ class Finder {
             }
         }
         found.sort(Comparator.comparing((Found f) -> !plain(f.name()).startsWith(asked)));
-        NameReading<PlantKind> kinds = guide.names().read(asked);
+        NameReading<PlantKind> kinds = kindsCalled.read(asked);
         kinds.meanings().stream()
                 .filter(k -> found.isEmpty() || !(kinds instanceof NameReading.Unknown))
                 .limit(MOST_KINDS)

@@ -47,7 +47,7 @@ class Alternatives {
         }
         WayPlan plan = row.plan();
         Instead instead = Instead.of(plan);
-        PieceSort sort = guide.sortOf(row.protocol().method());
+        PieceSort sort = guide.sortOf(row.protocol().method(), plant.plant().group());
         List<CannotBeDone.Option> options = new ArrayList<>();
         all.stream()
                 .filter(r -> r.isFeasible() && !r.plan().isUncounted())

@@ -52,7 +52,7 @@ class Obstacles {
                     "needed",
                     Alternatives.about(plan.take().orElseThrow().pieces()),
                     "sort",
-                    sorts.drawnOn(protocol.method()).words(),
+                    sorts.drawnOn(protocol.method(), plant.plant().group()).words(),
                     "large",
                     plan.large().orElseThrow()));
         }
@@ -110,7 +110,8 @@ class Obstacles {
                     "code",
                     plant.code(),
                     "sort",
-                    sorts.drawnOn(row.protocol().method()).words()));
+                    sorts.drawnOn(row.protocol().method(), plant.plant().group())
+                            .words()));
         }
         if (!plan.isInSeason()) {
             Season season = row.protocol().material().season();
@@ -144,7 +145,8 @@ class Obstacles {
 
     /** Says when more is taken at once than the plant bears well. */
     private Optional<String> overTaken(StockPlantView plant, Protocol protocol, int pieces) {
-        StockPlantView.Bears bears = plant.bears(sorts.drawnOn(protocol.method()));
+        StockPlantView.Bears bears =
+                plant.bears(sorts.drawnOn(protocol.method(), plant.plant().group()));
         int each = guide.each(plant.plant().grown(), protocol.method());
         if (plant.state() == StockState.DYING
                 || !bears.isCounted()
@@ -168,6 +170,8 @@ class Obstacles {
     }
 
     private PlantGroup.Rhythm rhythm(StockPlantView plant, Protocol protocol) {
-        return plant.bears(sorts.drawnOn(protocol.method())).regrowth().rhythm();
+        return plant.bears(sorts.drawnOn(protocol.method(), plant.plant().group()))
+                .regrowth()
+                .rhythm();
     }
 }

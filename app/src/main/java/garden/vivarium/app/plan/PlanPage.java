@@ -160,7 +160,9 @@ class PlanPage {
 
     private void chosen(PlanForm form, BindingResult wrong, StockPlantView plant, WayRow row, Model model) {
         model.addAttribute("chosen", row);
-        model.addAttribute("chosenSort", guide.sortOf(row.protocol().method()).words());
+        model.addAttribute(
+                "chosenSort",
+                guide.sortOf(row.protocol().method(), plant.plant().group()).words());
         model.addAttribute(
                 "startOrTake",
                 StartOrTake.of(

@@ -133,8 +133,9 @@ class StickController {
                         ? Messages.text(
                                 "StickController.each",
                                 "sort",
-                                StringUtils.capitalize(
-                                        guide.sortOf(protocol.method()).words()))
+                                StringUtils.capitalize(guide.sortOf(
+                                                protocol.method(), plant.plant().group())
+                                        .words()))
                         : null);
         model.addAttribute("protocol", guide.fitted(protocol, plant.plant().grown()));
         model.addAttribute("treatments", Treatments.of(protocol, own.treatments(protocol.method()), chosen));

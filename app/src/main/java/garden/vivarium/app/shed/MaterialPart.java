@@ -42,7 +42,10 @@ record MaterialPart(
         @NotNull(message = "Say at what share of its rate it strikes out of season; 100 for all of it.")
         @Min(value = 5, message = "At least 5% of the rate.")
         @Max(value = 100, message = "At most 100% of the rate.")
-        Integer poorer) {
+        Integer poorer,
+
+        @NotNull(message = "Say whether the season is that of the material or of warmth and light.")
+        Season.Of seasonOf) {
 
     MaterialPart {
         months = months == null ? List.of() : List.copyOf(months);
@@ -57,7 +60,8 @@ record MaterialPart(
                 p.ripeness(),
                 p.season().months().stream().sorted().toList(),
                 p.season().slower(),
-                (int) Math.round(100 * p.season().poorer()));
+                (int) Math.round(100 * p.season().poorer()),
+                p.season().of());
     }
 
     Protocol.Material onto(Protocol.Material before) {
@@ -65,6 +69,6 @@ record MaterialPart(
                 before.groups(),
                 new Protocol.PieceSpec(pieceKind, Optional.ofNullable(lengthMm), Optional.ofNullable(nodes), leaves),
                 ripeness,
-                Season.of(months, slower, poorer / 100.0));
+                Season.of(months, slower, poorer / 100.0, seasonOf));
     }
 }

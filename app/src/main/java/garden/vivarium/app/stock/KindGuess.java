@@ -8,7 +8,10 @@ import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Raised;
 import garden.vivarium.core.naming.NameReading;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.util.StringUtils;
 
 /**
  * What the guide makes of a name while it is typed.
@@ -16,13 +19,12 @@ import java.util.stream.Collectors;
  * @param kind key of the kind that it is taken for; empty where it must be asked, or where the guide does not know it
  * @param group key of its group
  * @param says what was found, in a sentence
- * @param sorts keys of the sorts of piece that it can give; of any, where the kind is not known
+ * @param sorts the sorts of piece that it can give, by key, each with what a count of it is called; any, where the kind is not known
  * @param choices kinds that may be meant, the best first
  */
-public record KindGuess(String kind, String group, String says, List<String> sorts, List<KindChoice> choices) {
+public record KindGuess(String kind, String group, String says, Map<String, String> sorts, List<KindChoice> choices) {
 
-    static KindGuess of(Guide guide, String name, String group) {
-        NameReading<PlantKind> read = guide.names().read(name, group);
+    static KindGuess of(Guide guide, NameReading<PlantKind> read, String group) {
         List<KindChoice> choices = read.meanings().stream().map(KindChoice::of).toList();
         return read.taken()
                 .map(kind -> of(guide, kind, read.isAsWritten(), choices))
@@ -32,11 +34,7 @@ public record KindGuess(String kind, String group, String says, List<String> sor
     /** What is said of a kind that was found or chosen. */
     static KindGuess of(Guide guide, PlantKind kind, boolean asWritten, List<KindChoice> choices) {
         return new KindGuess(
-                kind.key(),
-                kind.group(),
-                said(guide, kind, asWritten),
-                guide.given(kind).stream().map(PieceSort::key).toList(),
-                choices);
+                kind.key(), kind.group(), said(guide, kind, asWritten), asked(guide.given(kind).stream()), choices);
     }
 
     /** What is said of a kind that was found. */
@@ -74,12 +72,16 @@ public record KindGuess(String kind, String group, String says, List<String> sor
     }
 
     /** Those that plants of a group bear; of any sort, where nobody has said the group. */
-    private static List<String> sortsOf(Guide guide, String group) {
-        List<String> sorts = guide.suiting(group).stream()
-                .map(p -> guide.sortOf(p.method()).key())
-                .distinct()
-                .toList();
-        return sorts.isEmpty() ? List.of(Sorts.ANY) : sorts;
+    private static Map<String, String> sortsOf(Guide guide, String group) {
+        Map<String, String> sorts = asked(guide.suiting(group).stream().map(p -> guide.sortOf(p.method(), group)));
+        return sorts.isEmpty() ? Map.of(Sorts.ANY, "") : sorts;
+    }
+
+    private static Map<String, String> asked(Stream<PieceSort> sorts) {
+        return sorts.distinct()
+                .collect(Collectors.toMap(
+                        PieceSort::key,
+                        s -> Messages.text("KindGuess.count", "sort", StringUtils.capitalize(s.words()))));
     }
 
     static String hazards(Guide guide, PlantKind kind) {

@@ -32,11 +32,13 @@ class PlantController {
     private final Plants plants;
     private final Stock stock;
     private final Guide guide;
+    private final KindsCalled called;
 
-    PlantController(Plants plants, Stock stock, Guide guide) {
+    PlantController(Plants plants, Stock stock, Guide guide, KindsCalled called) {
         this.plants = plants;
         this.stock = stock;
         this.guide = guide;
+        this.called = called;
     }
 
     /** What the guide makes of a name. */
@@ -51,8 +53,8 @@ class PlantController {
             return KindGuess.of(guide, kind.get(), true, List.of());
         }
         String typed = name == null ? "" : name;
-        return KindGuess.of(
-                guide, typed.substring(0, Math.min(typed.length(), LONGEST_NAME)), group == null ? "" : group);
+        String said = group == null ? "" : group;
+        return KindGuess.of(guide, called.read(typed.substring(0, Math.min(typed.length(), LONGEST_NAME)), said), said);
     }
 
     /**

@@ -35,6 +35,7 @@ public class Plants {
     private final StockPlantRepository stock;
     private final UsualWayRepository usual;
     private final Guide guide;
+    private final KindsCalled called;
     private final CurrentNursery nursery;
     private final ApplicationEventPublisher events;
     private final Today today;
@@ -45,6 +46,7 @@ public class Plants {
             StockPlantRepository stock,
             UsualWayRepository usual,
             Guide guide,
+            KindsCalled called,
             CurrentNursery nursery,
             ApplicationEventPublisher events,
             Today today) {
@@ -53,6 +55,7 @@ public class Plants {
         this.stock = stock;
         this.usual = usual;
         this.guide = guide;
+        this.called = called;
         this.nursery = nursery;
         this.events = events;
         this.today = today;
@@ -212,7 +215,7 @@ public class Plants {
         return plants.findByKindIsNull().stream()
                 .map(p -> {
                     PlantView seen = p.view();
-                    NameReading<PlantKind> read = guide.names().read(seen.name(), seen.group());
+                    NameReading<PlantKind> read = called.read(seen.name(), seen.group());
                     p.is(read.taken()
                             .filter(k -> read.isAsWritten() && k.group().equals(seen.group()))
                             .map(PlantKind::key)
@@ -248,8 +251,8 @@ public class Plants {
         if (isChosen || plants.findByName(name).isPresent()) {
             return;
         }
-        NameReading<PlantKind> read = guide.names()
-                .read(name, form.name().group() == null ? "" : form.name().group());
+        NameReading<PlantKind> read =
+                called.read(name, form.name().group() == null ? "" : form.name().group());
         if (read instanceof NameReading.Asked) {
             throw new InvalidField("kind", Messages.text("Plants.which.kind", "name", name, "kinds", offered(read)));
         }
@@ -261,11 +264,13 @@ public class Plants {
             return "";
         }
         if (chosen != null && !chosen.isBlank()) {
-            return guide.kind(chosen)
+            String key = guide.kind(chosen)
                     .orElseThrow(() -> new InvalidField("kind", Messages.text("Plants.no.such.kind")))
                     .key();
+            called.chosen(name, key);
+            return key;
         }
-        NameReading<PlantKind> read = guide.names().read(name, group == null ? "" : group);
+        NameReading<PlantKind> read = called.read(name, group == null ? "" : group);
         return read.taken().map(PlantKind::key).orElse("");
     }
 

@@ -5,6 +5,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.PlantKind;
+import garden.vivarium.core.stock.Shoots;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,7 +35,10 @@ public class Sorts {
         Set<String> keys = guide.suiting(plant.group()).stream()
                 .map(p -> guide.sortOf(p.method()).key())
                 .collect(Collectors.toSet());
-        return guide.sorts().stream().filter(s -> keys.contains(s.key())).toList();
+        return guide.sorts().stream()
+                .filter(s -> keys.contains(s.key()))
+                .map(s -> s.in(plant.group()))
+                .toList();
     }
 
     /** The sort that is meant where nobody says which: that of the commonest way of its kind; any where that is not known. */
@@ -45,26 +49,33 @@ public class Sorts {
                 .orElse(ANY);
     }
 
-    /** The sort that a method draws on. */
-    public PieceSort drawnOn(String method) {
-        return guide.sortOf(method);
+    /** The sort that a method draws on, called as plants of a group have it. */
+    public PieceSort drawnOn(String method, String group) {
+        return guide.sortOf(method, group);
     }
 
-    /** What a sort is called: "shoot tips", or "pieces" where nobody knows which. */
-    public String words(String sort) {
-        return guide.sort(sort).map(PieceSort::words).orElse("pieces");
+    /** What a sort is called in plants of a group: "shoot tips", or "pieces" where nobody knows which. */
+    public String words(String sort, String group) {
+        return guide.sort(sort).map(s -> s.in(group).words()).orElse("pieces");
     }
 
     /** "214 shoot tips", "1 piece". */
-    public String count(String sort, int number) {
-        return guide.sort(sort).map(s -> s.count(number)).orElse(number + (number == 1 ? " piece" : " pieces"));
+    public String count(String sort, String group, int number) {
+        return guide.sort(sort)
+                .map(s -> s.in(group).count(number))
+                .orElse(number + (number == 1 ? " piece" : " pieces"));
     }
 
     /** "60 shoot tips, 12 leaves". */
-    public String counts(Map<String, Integer> numbers) {
+    public String counts(Map<String, Integer> numbers, String group) {
         return numbers.entrySet().stream()
-                .map(c -> count(c.getKey(), c.getValue()))
+                .map(c -> count(c.getKey(), group, c.getValue()))
                 .collect(Collectors.joining(", "));
+    }
+
+    /** What sorts of piece share a shoot of a plant. */
+    Shoots shoots(Grown plant) {
+        return guide.shoots(plant);
     }
 
     /** How a plant of the group bears a sort being taken. */

@@ -4,9 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.StockNames;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -18,12 +20,14 @@ public class StockCalled {
     private static final int MOST_NURSERIES = 40;
 
     private final Guide guide;
+    private final KindsCalled kinds;
     private final CurrentNursery nursery;
     private final Cache<UUID, StockNames<UUID>> known =
             Caffeine.newBuilder().maximumSize(MOST_NURSERIES).build();
 
-    StockCalled(Guide guide, CurrentNursery nursery) {
+    StockCalled(Guide guide, KindsCalled kinds, CurrentNursery nursery) {
         this.guide = guide;
+        this.kinds = kinds;
         this.nursery = nursery;
     }
 
@@ -39,9 +43,10 @@ public class StockCalled {
                         s.id(), s.plant().name(), s.plant().kind(), s.plant().group()))
                 .toList();
         UUID here = nursery.required();
+        Map<String, PlantKind> own = kinds.own();
         StockNames<UUID> names = known.getIfPresent(here);
-        if (names == null || !names.isOf(standing)) {
-            names = new StockNames<>(guide, standing);
+        if (names == null || !names.isOf(standing, own)) {
+            names = new StockNames<>(guide, standing, own);
             known.put(here, names);
         }
         return names.read(typed);

@@ -44,7 +44,11 @@ class StockChanges {
         Stream.of(was, now).forEach(p -> p.counts().forEach(b -> counted.add(b.sort())));
         return Stream.concat(
                         facts,
-                        counted.stream().map(s -> fact(sorts.words(s) + " it bears", number(was, s), number(now, s))))
+                        counted.stream()
+                                .map(s -> fact(
+                                        sorts.words(s, now.plant().group()) + " it bears",
+                                        number(was, s),
+                                        number(now, s))))
                 .collect(Collectors.toList());
     }
 

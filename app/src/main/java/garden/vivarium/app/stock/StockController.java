@@ -36,11 +36,13 @@ class StockController {
     private final Stock stock;
     private final Guide guide;
     private final Sorts sorts;
+    private final KindsCalled called;
 
-    StockController(Stock stock, Guide guide, Sorts sorts) {
+    StockController(Stock stock, Guide guide, Sorts sorts, KindsCalled called) {
         this.stock = stock;
         this.guide = guide;
         this.sorts = sorts;
+        this.called = called;
     }
 
     @ModelAttribute("guide")
@@ -76,7 +78,7 @@ class StockController {
     /** Kinds that the plant of a form may be: its own, and those that its name may mean. */
     private List<KindChoice> choices(StockPlantForm form) {
         String name = form.name().plant() == null ? "" : form.name().plant();
-        return Stream.concat(guide.kind(form.name().kind()).stream(), guide.names().read(name).meanings().stream())
+        return Stream.concat(guide.kind(form.name().kind()).stream(), called.read(name).meanings().stream())
                 .distinct()
                 .map(KindChoice::of)
                 .toList();
@@ -87,7 +89,7 @@ class StockController {
         if (other == null || other.isBlank()) {
             return form;
         }
-        NameReading<PlantKind> read = guide.names().read(other);
+        NameReading<PlantKind> read = called.read(other);
         return form.ofKind(read.taken()
                 .map(PlantKind::key)
                 .orElseThrow(() -> new InvalidField(

@@ -6,7 +6,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.guide.PlantGroup;
+import garden.vivarium.core.stock.Shoots;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -77,7 +77,7 @@ public class StockCounts {
                                     "pieces",
                                     pieces,
                                     "left",
-                                    sorts.count(sort, left),
+                                    sorts.count(sort, plant.plant().view().group(), left),
                                     "code",
                                     keeper.view(plant).code()));
                 });
@@ -85,8 +85,22 @@ public class StockCounts {
 
     private void harvest(UUID id, String sort, int pieces, LocalDate day, boolean hard, UUID batch) {
         StockPlant plant = keeper.toChange(id);
-        PlantGroup.Rhythm rhythm = sorts.rhythm(plant.plant().view().group(), sort);
-        harvests.save(new Harvest(id, sort, day, pieces, plant.cut(sort, pieces, day, hard, rhythm)).of(batch));
+        PlantView of = plant.plant().view();
+        harvests.save(new Harvest(
+                        id, sort, day, pieces, plant.cut(sort, pieces, day, hard, sorts.rhythm(of.group(), sort)))
+                .of(batch));
+        shared(plant, sort)
+                .ifPresent(other -> plant.cut(
+                        other,
+                        sorts.shoots(of.grown()).usedUp(sort, pieces),
+                        day,
+                        hard,
+                        sorts.rhythm(of.group(), other)));
+    }
+
+    /** The sort that is cut from the same shoots, where it was counted too. */
+    private static Optional<String> shared(StockPlant plant, String sort) {
+        return Shoots.other(sort).filter(plant::hasShootsCounted);
     }
 
     /**
@@ -133,6 +147,13 @@ public class StockCounts {
         Optional<Harvest> harvest = plant.isEmpty() ? Optional.empty() : harvestOf(cut, sort, pieces);
         harvest.ifPresent(h -> {
             plant.get().takeBack(sort, h.pieces(), cut.day());
+            shared(plant.get(), sort)
+                    .ifPresent(other -> plant.get()
+                            .takeBack(
+                                    other,
+                                    sorts.shoots(plant.get().plant().view().grown())
+                                            .usedUp(sort, h.pieces()),
+                                    cut.day()));
             harvests.delete(h);
         });
         return harvest.map(h -> OptionalInt.of(h.pieces())).orElse(OptionalInt.empty());

@@ -2,7 +2,6 @@ package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
-import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.naming.NameReading;
 import garden.vivarium.core.naming.NameWords;
@@ -29,11 +28,11 @@ class StockList {
             Pattern.compile("[\\r\\n;]+|,(?=(?:[^‘’'\"]*[‘’'\"][^‘’'\"]*[‘’'\"])*[^‘’'\"]*$)");
 
     private final Stock stock;
-    private final Guide guide;
+    private final KindsCalled kinds;
 
-    StockList(Stock stock, Guide guide) {
+    StockList(Stock stock, KindsCalled kinds) {
         this.stock = stock;
-        this.guide = guide;
+        this.kinds = kinds;
     }
 
     /** A line that was not clear, and what is asked of it. */
@@ -78,7 +77,7 @@ class StockList {
             if (asks.isPresent()) {
                 left.add(new Asked(line, asks.get()));
             } else {
-                PlantKind kind = guide.names().read(name).taken().orElseThrow();
+                PlantKind kind = kinds.read(name).taken().orElseThrow();
                 for (int i = 0; i < plants; i++) {
                     added.add(stock.add(one(called(name, kind), kind, place.strip(), climate)));
                 }
@@ -94,7 +93,7 @@ class StockList {
         if (name.length() > LONGEST_NAME) {
             return Optional.of(Messages.text("StockList.long"));
         }
-        NameReading<PlantKind> read = guide.names().read(name);
+        NameReading<PlantKind> read = kinds.read(name);
         if (read.taken().isPresent()) {
             return Optional.empty();
         }

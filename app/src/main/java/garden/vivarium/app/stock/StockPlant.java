@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.stock.Regrowth;
+import garden.vivarium.core.stock.Shoots;
 import jakarta.persistence.CascadeType;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -146,6 +147,11 @@ class StockPlant extends NurseryRow {
         return hard;
     }
 
+    /** Whether a sort that is cut from its shoots was counted by itself; of a lot each piece is one already. */
+    boolean hasShootsCounted(String sort) {
+        return kind == StockKind.PLANT && counts.stream().anyMatch(c -> c.sort().equals(sort) && c.isCounted());
+    }
+
     /** Pieces of a sort were not cut after all. */
     void takeBack(String sort, int pieces, LocalDate day) {
         counts.stream()
@@ -201,9 +207,28 @@ class StockPlant extends NurseryRow {
                 place.view(),
                 new StockPlantView.Provenance(origin, supplier, arrivedOn, inspection, fromBatchId, fromPiece),
                 List.copyOf(bears),
+                implied(bears, sorts, today),
                 new StockPlantView.Condition(state, quarantineUntil, restSeenOn),
                 note,
                 Seen.mark(mark(), version));
+    }
+
+    /** What its counted shoots imply of sorts that nobody counted. */
+    private List<StockPlantView.Bears> implied(List<StockPlantView.Bears> bears, Sorts sorts, LocalDate today) {
+        Grown grown = plant.view().grown();
+        Shoots shoots = sorts.shoots(grown);
+        List<StockPlantView.Bears> implied = new ArrayList<>();
+        for (StockPlantView.Bears of : bears) {
+            Shoots.other(of.sort())
+                    .filter(other -> hasShootsCounted(of.sort()) && !hasShootsCounted(other))
+                    .map(other -> bears(
+                            other,
+                            of.regrowth().implying(sorts.rhythm(grown.group(), other), n -> shoots.implied(other, n)),
+                            today))
+                    .map(StockPlantView.Bears::asEstimated)
+                    .ifPresent(implied::add);
+        }
+        return List.copyOf(implied);
     }
 
     private static StockPlantView.Bears bears(String sort, Regrowth regrowth, LocalDate today) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A stock plant or lot as other modules and pages see it.
@@ -14,6 +15,7 @@ import java.util.UUID;
  * @param code its name on labels
  * @param came where it came from
  * @param counts what it bears, sort by sort: that of its commonest way first; one at least
+ * @param implied what its counted shoots imply of sorts that nobody counted
  * @param condition how it is
  * @param seen the mark of its forms
  */
@@ -25,6 +27,7 @@ public record StockPlantView(
         PlaceView place,
         Provenance came,
         List<Bears> counts,
+        List<Bears> implied,
         Condition condition,
         String note,
         String seen) {
@@ -52,6 +55,11 @@ public record StockPlantView(
         public boolean isCounted() {
             return pieces != null;
         }
+
+        /** The same, known only about. */
+        Bears asEstimated() {
+            return new Bears(sort, pieces, true, regrowth);
+        }
     }
 
     /** What it bears of the sort that is asked for first. */
@@ -60,16 +68,17 @@ public record StockPlantView(
     }
 
     /**
-     * What it bears for a way that draws on a sort: of that sort or, where nobody knows of which sort its pieces are, of any;
-     * not counted where others are counted and this one is not.
+     * What it bears for a way that draws on a sort: of that sort or, where that was not counted, what its counted shoots imply of it or,
+     * where nobody knows of which sort its pieces are, of any; not counted where others are counted and this one is not.
      */
     public Bears bears(PieceSort sort) {
-        return counts.stream()
-                .filter(b -> b.sort().equals(sort.key()))
+        return Stream.of(
+                        counts.stream().filter(b -> b.isCounted() && b.sort().equals(sort.key())),
+                        implied.stream().filter(b -> b.sort().equals(sort.key())),
+                        counts.stream().filter(b -> b.sort().equals(sort.key())),
+                        counts.stream().filter(b -> b.sort().equals(Sorts.ANY) && b.isCounted()))
+                .flatMap(found -> found)
                 .findFirst()
-                .or(() -> counts.stream()
-                        .filter(b -> b.sort().equals(Sorts.ANY) && b.isCounted())
-                        .findFirst())
                 .orElseGet(() ->
                         new Bears(sort.key(), null, false, bears().regrowth().uncounted()));
     }

@@ -28,6 +28,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -38,6 +39,7 @@ import org.springframework.test.context.ContextConfiguration;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The application starts on what an earlier version stored, and everything that it held can be read and reckoned. */
+@Order(2)
 @SpringBootTest(properties = "vivarium.today=" + OnDatabase.TODAY)
 @ContextConfiguration(initializers = EarlierDataTest.Loads.class)
 class EarlierDataTest {

@@ -24,7 +24,7 @@ class OutlookTextTest {
         for (var protocol : Guide.load().protocols()) {
             Outlook outlook = Outlook.ofGuide(protocol, 0.08);
             String text = texts.write(outlook);
-            assertThat(text).startsWith("{\"format\":3,");
+            assertThat(text).startsWith("{\"format\":4,");
             assertThat(texts.read(text)).as(protocol.key()).isEqualTo(outlook);
         }
     }
@@ -61,6 +61,19 @@ class OutlookTextTest {
     }
 
     @Test
+    void formatThreeDidNotSayWhatItsSeasonIsOf() throws IOException {
+        Outlook old = texts.read(sample("outlook-format-3.json"));
+
+        assertThat(old.season())
+                .isEqualTo(Guide.load()
+                        .protocol("pad-in-grit")
+                        .orElseThrow()
+                        .material()
+                        .season());
+        assertThat(texts.read(texts.write(old))).isEqualTo(old);
+    }
+
+    @Test
     void formatTwoToldInWordsHowCloseItsEvidenceIs() throws IOException {
         Outlook old = texts.read(sample("outlook-format-2.json"));
 
@@ -87,7 +100,7 @@ class OutlookTextTest {
         String text = texts.write(Outlook.ofGuide(Guide.load().protocols().get(0), 0.08));
 
         assertThatThrownBy(() -> texts.read(text.replace("\"tau\"", "\"tao\""))).hasMessageContaining("cannot be read");
-        assertThatThrownBy(() -> texts.read(text.replace("\"format\":3", "\"format\":9")))
+        assertThatThrownBy(() -> texts.read(text.replace("\"format\":4", "\"format\":9")))
                 .hasMessageContaining("format 9");
     }
 

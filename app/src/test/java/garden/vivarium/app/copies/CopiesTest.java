@@ -43,6 +43,7 @@ import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -51,6 +52,7 @@ import org.springframework.security.authentication.UsernamePasswordAuthenticatio
 import org.springframework.security.core.context.SecurityContextHolder;
 
 /** Everything of a nursery out and in again: the same to the byte, of nobody else, and refused in words where it cannot be. */
+@Order(2)
 @OnDatabase
 class CopiesTest {
 

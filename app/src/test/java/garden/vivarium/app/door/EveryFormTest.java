@@ -32,6 +32,7 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -45,6 +46,7 @@ import org.springframework.test.context.TestPropertySource;
  */
 @OnDatabase
 // An application of its own: much is asked of it at once, and others would wait.
+@Order(2)
 @TestPropertySource(properties = "vivarium.tests=door")
 class EveryFormTest {
 

@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.OnDatabase;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -21,6 +22,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** No request breaks the application, whatever is in it. Some hundreds here, each address once and more; 20,000 by the bench. */
 @OnDatabase
 // An application of its own: much is asked of it at once, and others would wait.
+@Order(2)
 @TestPropertySource(properties = "vivarium.tests=door")
 class FuzzTest {
 

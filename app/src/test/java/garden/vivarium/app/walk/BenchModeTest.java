@@ -11,11 +11,13 @@ import garden.vivarium.core.looks.PieceView;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Bench mode with the keyboard alone, by touch on a phone, and without a connection. */
+@Order(2)
 class BenchModeTest extends AtThePages {
 
     @Autowired

@@ -14,10 +14,12 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Each thing that can be done with a batch, done wrong and put right at its sheet. */
+@Order(2)
 class EachCorrectionTest extends AtThePages {
 
     @Autowired

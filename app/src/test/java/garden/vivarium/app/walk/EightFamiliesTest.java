@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.Locale;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** One batch of each family, in the browser, from stock plant to ready, by its own milestones and in its own words. */
+@Order(2)
 class EightFamiliesTest extends AtThePages {
 
     /**

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.PrivateDatabase;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -15,6 +16,7 @@ import org.springframework.test.context.DynamicPropertySource;
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.first.code=K7QF-M2XP"})
+@Order(2)
 @ExtendWith(IdleBrowsers.class)
 class FirstStartTest {
 

@@ -11,10 +11,12 @@ import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
 import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** The guide, the story of a stock plant, what is wrong with it, and the search, at the pages themselves. */
+@Order(2)
 class GuideAndStockTest extends AtThePages {
 
     private StockPlantView fuchsia;

@@ -16,11 +16,13 @@ import garden.vivarium.core.timing.Climate;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Ways that a propagator would nod at, as the pages show them. */
+@Order(2)
 class KindsInTheBrowserTest extends AtThePages {
 
     private StockPlantView fuchsia;
@@ -153,7 +155,7 @@ class KindsInTheBrowserTest extends AtThePages {
         browser.untilPath("/batches/");
 
         browser.open("/stock/" + orchid.id());
-        assertThat(browser.text(".answers")).contains("growths on a rhizome").contains("4");
+        assertThat(browser.text(".answers")).contains("bulbs or growths").contains("4");
         assertThat(in(() -> stock.find(orchid.id())).orElseThrow().piecesNow()).isEqualTo(4);
     }
 

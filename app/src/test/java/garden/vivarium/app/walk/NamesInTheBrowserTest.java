@@ -8,11 +8,13 @@ import garden.vivarium.app.stock.StockPlantForm;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.timing.Climate;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Names as growers type them, where a nursery has a few plants whose names hold the same words. */
+@Order(2)
 class NamesInTheBrowserTest extends AtThePages {
 
     @BeforeEach

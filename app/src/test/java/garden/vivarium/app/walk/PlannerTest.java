@@ -7,10 +7,12 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.stock.StockPlantView;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** The planner at the pages: from an aim to a plan, a hedge, a build-up, a promise at risk. */
+@Order(2)
 class PlannerTest extends AtThePages {
 
     private StockPlantView fuchsia;

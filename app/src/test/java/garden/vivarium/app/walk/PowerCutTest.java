@@ -15,6 +15,7 @@ import garden.vivarium.core.guide.Guide;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.function.Supplier;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.CleanupMode;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,6 +23,7 @@ import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The server is killed while a tray is read: what is typed survives reload and a closed browser, and is stored once, though sent twice. */
+@Order(2)
 @OnDatabase
 class PowerCutTest {
 

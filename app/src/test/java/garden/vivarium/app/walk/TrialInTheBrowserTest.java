@@ -14,10 +14,12 @@ import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** A trial is designed, laid out, stuck, looked at cell by cell, and read at its end. */
+@Order(2)
 class TrialInTheBrowserTest extends AtThePages {
 
     @Autowired

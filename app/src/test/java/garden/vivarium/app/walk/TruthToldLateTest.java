@@ -7,10 +7,12 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.stock.StockPlantView;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** What really happened, told late: what stands already, what was written down wrong, what never was. */
+@Order(2)
 class TruthToldLateTest extends AtThePages {
 
     private static final int MOST_KEYS = 25;

@@ -9,6 +9,7 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.naming.NameLexicon;
+import garden.vivarium.core.stock.Shoots;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -157,6 +158,11 @@ public final class Guide {
         return method(method).flatMap(m -> sort(m.draws().sort())).orElseThrow();
     }
 
+    /** The same, called as plants of a group have it. */
+    public PieceSort sortOf(String method, String group) {
+        return sortOf(method).in(group);
+    }
+
     /** All kinds of plant that are known, in the order of the files. */
     public List<PlantKind> kinds() {
         return kinds;
@@ -182,12 +188,24 @@ public final class Guide {
     /** The sorts of piece that a kind can give, in the guide's order. */
     public List<PieceSort> given(PlantKind kind) {
         Set<String> keys = kind.methods().stream().map(m -> sortOf(m).key()).collect(Collectors.toSet());
-        return words.sorts().stream().filter(s -> keys.contains(s.key())).toList();
+        return words.sorts().stream()
+                .filter(s -> keys.contains(s.key()))
+                .map(s -> s.in(kind.group()))
+                .toList();
     }
 
     /** How many of what a plant bears go with one piece of a method. */
     public int each(Grown plant, String method) {
         return kind(plant.kind()).map(k -> k.each(method)).orElse(1);
+    }
+
+    /** What sorts of piece share a shoot of a plant. */
+    public Shoots shoots(Grown plant) {
+        return kind(plant.kind())
+                .flatMap(k -> k.figures().sections())
+                .or(() -> group(plant.group()).map(PlantGroup::sections))
+                .map(Shoots::new)
+                .orElseGet(() -> new Shoots(1));
     }
 
     /** Why a method is never used for a kind, in a few words. */

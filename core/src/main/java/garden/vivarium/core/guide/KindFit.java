@@ -88,7 +88,7 @@ public record KindFit(
                         others.groups(),
                         others.piece(),
                         others.ripeness(),
-                        new Season(months, season.slower(), season.poorer()));
+                        new Season(months, season.slower(), season.poorer(), season.of()));
     }
 
     private Protocol.Keeping keeping(Protocol.Keeping others) {

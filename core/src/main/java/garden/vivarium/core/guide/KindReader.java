@@ -31,6 +31,7 @@ final class KindReader {
             "rate",
             "ready",
             "each",
+            "sections",
             "drying",
             "season",
             "warmth",
@@ -87,8 +88,10 @@ final class KindReader {
                         byKey(
                                 "ready",
                                 n -> new Window(n.get(0).asDouble(), n.get(1).asDouble())),
+                        daysKnown(),
                         byKey("each", JsonNode::asInt),
-                        kind.has("drying") ? Optional.of(kind.get("drying").asInt()) : Optional.empty(),
+                        number("sections"),
+                        number("drying"),
                         byKey("season", KindReader::months),
                         kind.has("warmth") ? Optional.of(warmth(kind.get("warmth"))) : Optional.empty()),
                 new PlantKind.Habits(
@@ -117,6 +120,10 @@ final class KindReader {
         return kind.get(field);
     }
 
+    private Optional<Integer> number(String field) {
+        return kind.has(field) ? Optional.of(kind.get(field).asInt()) : Optional.empty();
+    }
+
     private Optional<String> text(String field) {
         return kind.has(field) ? Optional.of(kind.get(field).asText()) : Optional.empty();
     }
@@ -133,6 +140,17 @@ final class KindReader {
         return rate.isNumber()
                 ? Certainty.FAIRLY
                 : Certainty.valueOf(rate.asText().split(" ")[1].toUpperCase(Locale.ROOT));
+    }
+
+    /** How well days are known where a line says so: the last word of "[9, 20, proverbial]". */
+    private Map<String, Certainty> daysKnown() {
+        Map<String, Certainty> known = new LinkedHashMap<>();
+        kind.path("ready").properties().stream()
+                .filter(e -> e.getValue().size() > 2)
+                .forEach(e -> known.put(
+                        e.getKey(),
+                        Certainty.valueOf(e.getValue().get(2).asText().toUpperCase(Locale.ROOT))));
+        return Map.copyOf(known);
     }
 
     private static List<String> texts(JsonNode list) {

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param firstSign how first sign is told; absent where there is none
  * @param ready how ready is told
  * @param rate usual share that becomes ready, 0 to 1, both excluded
+ * @param stages how well its protocols' shares that come through callus and settling are known
  * @param cautions keys of what to mind whatever the plant
  * @param draws of what a plant bears, what it uses up
  */
@@ -29,6 +30,7 @@ public record Method(
         Optional<Told> firstSign,
         Told ready,
         double rate,
+        Stages stages,
         List<String> cautions,
         Draws draws) {
 
@@ -40,6 +42,9 @@ public record Method(
      * @param days usual window
      */
     public record Told(Sign sign, String word, Window days) {}
+
+    /** How well it is known what comes through the callus, and what settles after the move. */
+    public record Stages(Certainty callus, Certainty settling) {}
 
     /**
      * What it uses up.

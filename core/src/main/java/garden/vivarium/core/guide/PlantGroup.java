@@ -11,6 +11,7 @@ import java.util.List;
  * @param examples a few genera that belong there
  * @param cautions keys of what to mind whatever is done with them
  * @param rhythm how stock plants of the group bear being cut
+ * @param sections stem sections, or leaf-buds, that one shoot gives, 1 and up
  * @param flowersOnce whether a plant dies after flowering, so that its offsets are the succession
  */
 public record PlantGroup(
@@ -20,6 +21,7 @@ public record PlantGroup(
         String examples,
         List<String> cautions,
         Rhythm rhythm,
+        int sections,
         boolean flowersOnce) {
 
     public PlantGroup {

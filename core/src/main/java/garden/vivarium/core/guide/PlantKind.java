@@ -61,7 +61,9 @@ public record PlantKind(
      * @param rate usual share that becomes ready in good conditions and in season, 0 to 1, both excluded
      * @param known how well a rate that is said is known
      * @param ready usual days to ready
+     * @param readyKnown how well days are known, where that is said
      * @param each how many of what it bears go with one piece, where that is more than one: growths with a division
+     * @param sections stem sections, or leaf-buds, that one shoot gives; empty as for the group
      * @param drying days that a wound dries before it is stuck; empty as for the group
      * @param season months in which it is best done, northern, where they are others than for other plants
      * @param warmth of the air that its pieces want, in °C, where that is another than for other plants; empty as for the group
@@ -70,7 +72,9 @@ public record PlantKind(
             Map<String, Double> rate,
             Map<String, Certainty> known,
             Map<String, Window> ready,
+            Map<String, Certainty> readyKnown,
             Map<String, Integer> each,
+            Optional<Integer> sections,
             Optional<Integer> drying,
             Map<String, Set<Month>> season,
             Optional<Warmth> warmth) {}
@@ -134,12 +138,16 @@ public record PlantKind(
     }
 
     /**
-     * How well the days of a method are known for it: fairly, where they are its own, or where its rate is known well and they are those of the
-     * method; else thin.
+     * How well the days of a method are known for it. Where it is not said: its own days as its rate, at the most well; those of the
+     * method fairly, where its rate is known well; else thin.
      */
     public Certainty daysKnown(String method) {
+        Certainty rate = rateKnown(method);
         boolean own = figures.ready().containsKey(method);
-        return own || rateKnown(method).compareTo(Certainty.WELL) <= 0 ? Certainty.FAIRLY : Certainty.THIN;
+        Certainty usual = own
+                ? rate.compareTo(Certainty.WELL) < 0 ? Certainty.WELL : rate
+                : rate.compareTo(Certainty.WELL) <= 0 ? Certainty.FAIRLY : Certainty.THIN;
+        return figures.readyKnown().getOrDefault(method, usual);
     }
 
     /** How many of what it bears go with one piece of a method: one but for divisions of several growths. */

@@ -7,6 +7,7 @@ import garden.vivarium.core.naming.NameWords;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ public final class StockNames<P> {
     private static final int SHORTEST_OWN_WORD = 4;
 
     private final List<Standing<P>> standing;
+    private final Map<String, PlantKind> own;
     private final NameReader<Meaning<P>> reader;
 
     /**
@@ -53,9 +55,11 @@ public final class StockNames<P> {
      *
      * @param guide its kinds, and words that stand beside names
      * @param standing plants, those first that are meant where several of one name stand
+     * @param own kinds by the names that the nursery has given to what behaves like them
      */
-    public StockNames(Guide guide, List<Standing<P>> standing) {
+    public StockNames(Guide guide, List<Standing<P>> standing, Map<String, PlantKind> own) {
         this.standing = List.copyOf(standing);
+        this.own = Map.copyOf(own);
         List<Called<Meaning<P>>> things = new ArrayList<>();
         standing.forEach(s -> things.add(called(guide, s)));
         guide.kinds().forEach(k -> {
@@ -63,12 +67,14 @@ public final class StockNames<P> {
             things.add(new Called<>(
                     new Meaning<>(Optional.empty(), Optional.of(k)), kind.group(), kind.names(), kind.latin()));
         });
+        own.forEach((name, kind) -> things.add(new Called<>(
+                new Meaning<>(Optional.empty(), Optional.of(kind)), kind.group(), List.of(name), List.of())));
         this.reader = NameReader.ofSelections(guide.names().lexicon(), things);
     }
 
-    /** Whether these are the plants whose names it reads. */
-    public boolean isOf(List<Standing<P>> others) {
-        return standing.equals(others);
+    /** Whether these are the plants and names that it reads. */
+    public boolean isOf(List<Standing<P>> others, Map<String, PlantKind> ownNow) {
+        return standing.equals(others) && own.equals(ownNow);
     }
 
     private static <P> Called<Meaning<P>> called(Guide guide, Standing<P> s) {

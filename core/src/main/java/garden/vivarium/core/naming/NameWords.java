@@ -28,7 +28,7 @@ public final class NameWords {
     }
 
     /** The same text without what stands in quotes. */
-    static String withoutSelection(String typed) {
+    public static String withoutSelection(String typed) {
         return SELECTION.matcher(typed).replaceAll(" ");
     }
 

@@ -7,6 +7,7 @@ import garden.vivarium.core.guide.PlantGroup;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 
 /**
  * How many pieces a stock plant bears, may give and when it can be cut again. What was left after the last harvest stands, and
@@ -81,6 +82,21 @@ public final class Regrowth {
     /** The same of a sort of piece that nobody has counted or cut. */
     public Regrowth uncounted() {
         return new Regrowth(rhythm, Optional.empty(), Optional.empty(), false, regrows);
+    }
+
+    /**
+     * What it implies of another sort of the same shoots: as much of it as goes with these counts and cuts.
+     *
+     * @param other rhythm of that sort
+     * @param pieces how many of it go with so many of this one
+     */
+    public Regrowth implying(PlantGroup.Rhythm other, IntUnaryOperator pieces) {
+        return new Regrowth(
+                other,
+                counted.map(c -> new Count(c.on(), pieces.applyAsInt(c.pieces()))),
+                last.map(h -> new Harvest(h.on(), pieces.applyAsInt(h.cut()), h.hard())),
+                cutSince,
+                regrows);
     }
 
     /** How it bears being taken. */

@@ -14,8 +14,17 @@ import java.util.TreeSet;
  * @param months months of the northern year in season; empty for all year
  * @param slower factor on every time out of season, 1 and up
  * @param poorer factor on the strike rate out of season, above 0 and at most 1
+ * @param of what it is a season of
  */
-public record Season(Set<Month> months, double slower, double poorer) {
+public record Season(Set<Month> months, double slower, double poorer, Of of) {
+
+    /** What the months stand for: a shelter mends the want of warmth and light, and none makes ripe wood in spring. */
+    public enum Of {
+        /** The pieces themselves: dormant wood, soft growth, resting bulbs. */
+        MATERIAL,
+        /** Warmth and light where the pieces stand. */
+        WARMTH
+    }
 
     public Season {
         months = months.isEmpty() ? Set.of() : Set.copyOf(months);
@@ -28,12 +37,12 @@ public record Season(Set<Month> months, double slower, double poorer) {
 
     /** All year round, at one speed and rate. */
     public static Season allYear() {
-        return new Season(Set.of(), 1, 1);
+        return new Season(Set.of(), 1, 1, Of.WARMTH);
     }
 
     /** A season of the given months. */
-    public static Season of(Collection<Month> months, double slower, double poorer) {
-        return new Season(months.isEmpty() ? Set.of() : EnumSet.copyOf(months), slower, poorer);
+    public static Season of(Collection<Month> months, double slower, double poorer, Of of) {
+        return new Season(months.isEmpty() ? Set.of() : EnumSet.copyOf(months), slower, poorer, of);
     }
 
     /** Whether a batch stuck on the day in such a place is in season. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import garden.vivarium.core.measure.PotSize;
 import garden.vivarium.core.measure.Spacing;
 import garden.vivarium.core.measure.Warmth;
+import garden.vivarium.core.timing.Season;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -33,7 +34,7 @@ class KeptProtocolTest {
                 .as("what is no plain number stays in words")
                 .isEqualTo("base 22 °C from a mat, until rooted");
         assertThat(kept.potting().pot()).isEqualTo(new PotSize(Optional.of(90), Optional.empty(), ""));
-        assertThat(KeptProtocol.write(kept)).contains("format: 3").contains("key: \"own-slipway-plugs\"");
+        assertThat(KeptProtocol.write(kept)).contains("format: 4").contains("key: \"own-slipway-plugs\"");
         assertThat(KeptProtocol.read(KeptProtocol.write(kept))).isEqualTo(kept);
     }
 
@@ -42,6 +43,19 @@ class KeptProtocolTest {
         Protocol guides = Guide.load().protocol("plantlet-on-rescued-stem").orElseThrow();
 
         assertThat(sample(2)).isEqualTo(guides.asOwn("cold-bulb-scales", "Bulb scales our way"));
+    }
+
+    @Test
+    void formatThreeDidNotSayWhatItsSeasonIsOf() throws IOException {
+        Protocol guides = Guide.load().protocol("semi-ripe-in-frame").orElseThrow();
+
+        assertThat(sample(3)).isEqualTo(guides.asOwn("slipway-frame", "Semi-ripe our way"));
+        assertThat(sample(3).material().season().of()).isEqualTo(Season.Of.MATERIAL);
+        assertThat(KeptProtocol.read(text(3).replace("semi-ripe cutting", "plantlet"))
+                        .material()
+                        .season()
+                        .of())
+                .isEqualTo(Season.Of.WARMTH);
     }
 
     @ParameterizedTest
@@ -118,7 +132,7 @@ class KeptProtocolTest {
     void aFormatOfALaterVersionAndAFieldThatIsNotKnownAreRefused() {
         String text = KeptProtocol.write(Guide.load().protocols().get(0));
 
-        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 3", "format: 9")))
+        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 4", "format: 9")))
                 .hasMessageContaining("format 9");
         assertThatThrownBy(() -> KeptProtocol.read(text.replace("tooLong:", "tooLate:")))
                 .hasMessageContaining("tooLong");

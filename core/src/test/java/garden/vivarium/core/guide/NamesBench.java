@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -34,7 +35,7 @@ class NamesBench {
                     i, "%s ‘Gull %s’".formatted(kind.title(), Integer.toString(i, 26)), kind.key(), kind.group()));
         }
         long before = System.nanoTime();
-        StockNames<Integer> names = new StockNames<>(guide, standing);
+        StockNames<Integer> names = new StockNames<>(guide, standing, Map.of());
         System.out.printf(
                 Locale.ROOT, "names of %d plants made ready in %.0f ms%n", PLANTS, (System.nanoTime() - before) / 1e6);
         long[] times = new long[answers.size()];

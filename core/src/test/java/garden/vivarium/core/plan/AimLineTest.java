@@ -6,6 +6,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.StockNames;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,7 +22,8 @@ class AimLineTest {
                     new StockNames.Standing<>("FUC-1", "Fuchsia ‘Skerry Lantern’", "fuchsia", "soft"),
                     new StockNames.Standing<>("FUC-3", "Fuchsia ‘Skerry Lantern’", "fuchsia", "soft"),
                     new StockNames.Standing<>("ROS-1", "Rosemary ‘Bollard’", "rosemary", "woody"),
-                    new StockNames.Standing<>("SAI-1", "Saintpaulia ‘Tide Pool’", "african-violet", "rosette")));
+                    new StockNames.Standing<>("SAI-1", "Saintpaulia ‘Tide Pool’", "african-violet", "rosette")),
+            Map.of());
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', nullValues = "-", textBlock = """

@@ -59,7 +59,7 @@ class CodesAndSeasonsTest {
 
     @Test
     void theSouthernYearRunsSixMonthsLater() {
-        Season spring = new Season(Set.of(Month.MARCH, Month.APRIL), 1.5, 0.8);
+        Season spring = new Season(Set.of(Month.MARCH, Month.APRIL), 1.5, 0.8, Season.Of.WARMTH);
         LocalDate april = LocalDate.of(2026, 4, 10);
         LocalDate october = LocalDate.of(2026, 10, 10);
 
