@@ -68,6 +68,7 @@ class StandsController {
                 session.setAttribute(WRITTEN, new ArrayList<>(codes.subList(0, Math.min(SHOWN, codes.size()))));
                 next.addFlashAttribute("form", form.next());
                 next.addFlashAttribute("label", batch.label());
+                next.addFlashAttribute("wrote", batch);
                 return "redirect:/stands";
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, StandsForm.class, p);

@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.StringUtils;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -33,6 +34,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class KindController {
 
     private static final int LONGEST_NAME = 120;
+    private static final String GROUP = "group";
 
     private final Guide guide;
     private final Evidence evidence;
@@ -45,7 +47,7 @@ class KindController {
     }
 
     @GetMapping
-    String kinds(@RequestParam(required = false) String name, Model model) {
+    String kinds(@RequestParam(required = false) String name, @RequestParam(required = false) String by, Model model) {
         String typed = name == null ? "" : name.strip();
         String asked = typed.substring(0, Math.min(typed.length(), LONGEST_NAME));
         List<PlantKind> kinds = asked.isEmpty() ? List.of() : named(asked);
@@ -53,7 +55,9 @@ class KindController {
         model.addAttribute("name", typed);
         model.addAttribute("kinds", kinds.isEmpty() ? read.meanings() : kinds);
         model.addAttribute("near", kinds.isEmpty() && !read.meanings().isEmpty());
-        model.addAttribute("letters", letters());
+        boolean byGroup = GROUP.equals(by);
+        model.addAttribute("byGroup", byGroup);
+        model.addAttribute("heads", byGroup ? groups() : letters());
         model.addAttribute("count", guide.kinds().size());
         model.addAttribute(
                 "raised",
@@ -84,6 +88,19 @@ class KindController {
                 .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
                 .collect(Collectors.groupingBy(
                         k -> k.title().substring(0, 1).toUpperCase(Locale.ROOT), TreeMap::new, Collectors.toList()));
+    }
+
+    /** All kinds by what their group is called, in the guide's order of groups. */
+    private Map<String, List<PlantKind>> groups() {
+        Map<String, List<PlantKind>> kinds = new LinkedHashMap<>();
+        guide.groups()
+                .forEach(g -> kinds.put(
+                        StringUtils.capitalize(g.words()),
+                        guide.kinds().stream()
+                                .filter(k -> k.group().equals(g.key()))
+                                .sorted((a, b) -> a.title().compareToIgnoreCase(b.title()))
+                                .toList()));
+        return kinds;
     }
 
     /** A part of the page: ways that are usual or possible, or methods that are never used with why. */

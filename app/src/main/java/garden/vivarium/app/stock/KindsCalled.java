@@ -3,6 +3,7 @@ package garden.vivarium.app.stock;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.KindNamesHere;
 import garden.vivarium.core.guide.PlantKind;
@@ -14,8 +15,8 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Tells which kind a typed name means, by the guide's names and by those that the nursery has given. */
-@Service
+/** Tells which kind a typed name means, by the guide's names and by those that the nursery has given. Templates call it as {@code @kindsCalled}. */
+@Service("kindsCalled")
 public class KindsCalled {
 
     private static final int LONGEST_NAME = 120;
@@ -57,6 +58,15 @@ public class KindsCalled {
             known.put(here, read);
         }
         return read.reader().read(typed, group);
+    }
+
+    /** What a new plant is taken for, in words. */
+    @Transactional(readOnly = true)
+    public String newPlant(String typed) {
+        return Messages.text(
+                "KindsCalled.new.plant",
+                "kind",
+                read(typed).taken().map(PlantKind::title).orElse("none"));
     }
 
     /** Kinds by the names that the nursery has given to what behaves like them. */

@@ -5,7 +5,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.PlantKind;
-import garden.vivarium.core.stock.Shoots;
+import garden.vivarium.core.guide.Shoots;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -6,7 +6,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.Guide;
-import garden.vivarium.core.stock.Shoots;
+import garden.vivarium.core.guide.Shoots;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;

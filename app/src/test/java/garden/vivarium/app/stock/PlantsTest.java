@@ -15,6 +15,7 @@ import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -26,6 +27,9 @@ class PlantsTest extends AtANursery {
 
     @Autowired
     private Plants plants;
+
+    @Autowired
+    private KindsCalled called;
 
     @Autowired
     private Offers offers;
@@ -155,5 +159,51 @@ class PlantsTest extends AtANursery {
                 new StockPlantForm.Stands("Bench, heated", Climate.HEATED),
                 new StockPlantForm.Condition(60, StockState.GROWING, null),
                 null);
+    }
+
+    @Test
+    void aNameOfOnesOwnIsKeptAndFoundNextTime() {
+        StockPlantView first = in(() -> stock.add(form("Quayside creeper ‘Tar’", "pothos", null)));
+        assertThat(first.plant().kind()).isEqualTo("pothos");
+
+        assertThat(in(() -> called.read("quayside creepers").taken())
+                        .orElseThrow()
+                        .key())
+                .isEqualTo("pothos");
+        StockPlantView second = in(() -> stock.addTyped(form("Quayside creeper ‘Oakum’", null, null)));
+        assertThat(second.plant().kind()).isEqualTo("pothos");
+        assertThat(elsewhere(() -> called.read("quayside creeper").taken()))
+                .as("it is this nursery's own word")
+                .isEmpty();
+
+        in(() -> stock.add(form("Quayside creeper ‘Pitch’", "philodendron", null)));
+        assertThat(in(() -> called.read("quayside creeper").taken())
+                        .orElseThrow()
+                        .key())
+                .as("what was said last holds")
+                .isEqualTo("philodendron");
+    }
+
+    @Test
+    void tipsAndSectionsShareTheirShoots() {
+        StockPlantView pothos = in(() -> stock.add(form("Pothos ‘Rope Locker’", null, null)));
+        assertThat(pothos.bears().sort()).isEqualTo("stem-sections");
+        in(() -> counts.look(pothos.id(), TODAY.minusDays(1), 60, null, StockState.GROWING, null));
+        assertThat(tips(pothos)).as("ten shoots of six sections").isEqualTo(10);
+
+        in(() -> counts.look(
+                pothos.id(), TODAY.minusDays(1), null, Map.of("shoot-tips", 9), null, StockState.GROWING, null));
+        run(() -> counts.cut(pothos.id(), "shoot-tips", 4, TODAY, false));
+        assertThat(tips(pothos)).isEqualTo(5);
+        assertThat(in(() -> stock.find(pothos.id())).orElseThrow().piecesNow())
+                .as("four shoots are gone with all their sections")
+                .isEqualTo(36);
+    }
+
+    private int tips(StockPlantView plant) {
+        return in(() -> stock.find(plant.id()))
+                .orElseThrow()
+                .bears(guide.sortOf("tip cutting"))
+                .pieces();
     }
 }

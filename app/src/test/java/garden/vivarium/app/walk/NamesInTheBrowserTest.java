@@ -74,6 +74,28 @@ class NamesInTheBrowserTest extends AtThePages {
     }
 
     @Test
+    void aNameThatNobodyKnowsBehavesLikeAKindAndIsKept() {
+        browser.open("/plan");
+        browser.type("line", "6 ropewalk creepers by 1 June 2027");
+        browser.press("form[action='/plan/line'] button");
+        browser.untilText(".warning", "Nobody here, nor the guide, knows that name");
+        browser.follow("add it to stock");
+        browser.until(d -> !browser.value("plant").isEmpty());
+        browser.untilText("[data-kind-said]", "Say which kind it behaves like");
+        browser.type("kind-other", "pothos");
+        browser.type("place", "Bench");
+        browser.press("form[data-kind-form] button.main");
+        browser.untilText(".lead", "Taken for Pothos");
+
+        browser.open("/stock/new");
+        browser.type("plant", "Ropewalk creeper ‘Hemp’");
+        browser.untilText("[data-kind-said]", "Pothos");
+        browser.open("/guide/kinds?by=group");
+        browser.untilText("h2", "Aroid houseplant");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
     void whatIsSownIsSaidToBe() {
         browser.open("/plan");
         browser.type("line", "40 sunflowers by 1 June 2027");

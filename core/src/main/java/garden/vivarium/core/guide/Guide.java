@@ -9,7 +9,6 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.naming.NameLexicon;
-import garden.vivarium.core.stock.Shoots;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

@@ -35,17 +35,38 @@ final class NameIndex<T> {
     private final Map<String, Set<Called<T>>> byGenus = new HashMap<>();
     private final Map<String, Set<Called<T>>> byWord = new LinkedHashMap<>();
     private final Set<String> english = new HashSet<>();
+    /** Words that may be misspelt, by their length. */
+    private final Map<Integer, List<Word>> byLength = new HashMap<>();
+
+    /** A word, and the letters that it has. */
+    private record Word(String word, int letters) {}
 
     NameIndex(NameLexicon lexicon, Collection<Called<T>> things) {
         this.lexicon = lexicon;
-        things.forEach(this::add);
+        // Plants of one kind have its names in common.
+        Map<String, Name> read = new HashMap<>();
+        things.forEach(t -> add(t, read));
+        byWord.keySet().stream()
+                .filter(w -> w.length() >= SHORTEST_MISSPELT - 1)
+                .forEach(w -> byLength.computeIfAbsent(w.length(), l -> new ArrayList<>())
+                        .add(new Word(w, Letters.of(w))));
     }
 
-    private void add(Called<T> thing) {
+    /** A name, as it is written and in the form in which names are compared. */
+    private record Name(List<String> written, List<String> words) {
+
+        static Name of(String name) {
+            List<String> written = NameWords.asWritten(name);
+            return new Name(written, written.stream().map(NameWords::single).toList());
+        }
+    }
+
+    private void add(Called<T> thing, Map<String, Name> read) {
         Set<String> latin = new HashSet<>(thing.latin());
         for (String name : thing.names()) {
-            List<String> written = NameWords.asWritten(name);
-            List<String> words = written.stream().map(NameWords::single).toList();
+            Name known = read.computeIfAbsent(name, Name::of);
+            List<String> written = known.written();
+            List<String> words = known.words();
             if (words.isEmpty()) {
                 continue;
             }
@@ -148,9 +169,13 @@ final class NameIndex<T> {
         }
         DamerauLevenshteinDistance distance = new DamerauLevenshteinDistance(most);
         record Near(String word, int wrong) {}
-        return byWord.keySet().stream()
-                .filter(w -> w.length() >= SHORTEST_MISSPELT - 1 && Math.abs(w.length() - word.length()) <= most)
-                .map(w -> new Near(w, distance.apply(w, word)))
+        int letters = Letters.of(word);
+        // Each wrong letter puts one out of the set of letters and another in, at the most.
+        return IntStream.rangeClosed(word.length() - most, word.length() + most)
+                .boxed()
+                .flatMap(length -> byLength.getOrDefault(length, List.of()).stream())
+                .filter(w -> Letters.apart(w.letters(), letters) <= 2 * most)
+                .map(w -> new Near(w.word(), distance.apply(w.word(), word)))
                 .filter(n -> n.wrong() >= 0)
                 .sorted(Comparator.comparingInt(Near::wrong))
                 .map(Near::word)

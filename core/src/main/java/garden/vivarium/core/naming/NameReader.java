@@ -3,6 +3,7 @@ package garden.vivarium.core.naming;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,8 +31,10 @@ public final class NameReader<T> {
 
     private final NameLexicon lexicon;
     private final NameIndex<T> index;
-    /** The first of each name, written as one word. */
-    private final Map<String, Called<T>> byLetters;
+    /** The first of each name, written as one word, with the letters that it has. */
+    private final Map<String, Spelt<T>> byLetters;
+
+    private record Spelt<T>(Called<T> thing, int letters) {}
 
     private final boolean knowsSelections;
 
@@ -50,8 +53,11 @@ public final class NameReader<T> {
         this.lexicon = lexicon;
         this.index = new NameIndex<>(lexicon, things);
         this.byLetters = new LinkedHashMap<>();
-        things.forEach(t ->
-                t.names().forEach(n -> byLetters.putIfAbsent(NameWords.together(NameWords.asWritten(n)), t)));
+        Set<String> seen = new HashSet<>();
+        things.forEach(t -> t.names().stream().filter(seen::add).forEach(n -> {
+            String spelt = NameWords.together(NameWords.asWritten(n));
+            byLetters.putIfAbsent(spelt, new Spelt<>(t, Letters.of(spelt)));
+        }));
     }
 
     private record Found<T>(Called<T> thing, NameIndex.Coverage coverage) {}
@@ -177,15 +183,28 @@ public final class NameReader<T> {
 
     private List<T> near(List<String> words) {
         String typed = NameWords.together(words);
+        int letters = Letters.of(typed);
         JaroWinklerSimilarity similarity = new JaroWinklerSimilarity();
         record Near<T>(Called<T> thing, double alike) {}
         List<Near<T>> near = byLetters.entrySet().stream()
-                .map(e -> new Near<>(e.getValue(), similarity.apply(e.getKey(), typed)))
+                .filter(e -> Letters.apart(e.getValue().letters(), letters)
+                        <= mostApart(e.getKey().length(), typed.length()))
+                .map(e -> new Near<>(e.getValue().thing(), similarity.apply(e.getKey(), typed)))
                 .filter(n -> n.alike() >= NEAR)
                 .sorted(Comparator.comparingDouble((Near<T> n) -> -n.alike()))
                 .toList();
         return meanings(near.stream().map(Near::thing)).stream()
                 .limit(MOST_NEAR)
                 .toList();
+    }
+
+    /**
+     * How many letters two names of these lengths can have that the other lacks, and be as alike as is asked: with m letters in common the
+     * Jaro similarity is (m/a + m/b + 1)/3 at the most, and a common beginning adds four tenths of what is missing.
+     */
+    private static double mostApart(int a, int b) {
+        double jaro = (NEAR - 0.4) / 0.6;
+        double common = (3 * jaro - 1) * a * b / (a + b);
+        return a + b - 2 * common;
     }
 }

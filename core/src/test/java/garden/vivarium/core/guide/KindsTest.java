@@ -244,4 +244,34 @@ class KindsTest {
         assertThat(dried.wound().callus().orElseThrow().most()).isEqualTo(14);
         assertThat(dried.key()).isEqualTo(pad.key());
     }
+
+    @Test
+    void sortsAreCalledAsTheGroupHasThem() {
+        assertThat(GUIDE.sortOf("fleshy stem or pad", "succulent").words()).isEqualTo("fleshy shoots");
+        assertThat(GUIDE.sortOf("fleshy stem or pad", "forest-cactus").count(1)).isEqualTo("1 segment");
+        assertThat(GUIDE.given(kind("kalanchoe")))
+                .extracting(PieceSort::words)
+                .contains("fleshy shoots")
+                .doesNotContain("pads or segments");
+        assertThat(GUIDE.given(kind("catasetum"))).extracting(PieceSort::words).noneMatch(w -> w.contains("pup"));
+    }
+
+    @Test
+    void daysThatAreAKindsOwnAreKnownAsItsRateIsAtTheMostWell() {
+        assertThat(kind("tradescantia").daysKnown("tip cutting")).isEqualTo(Certainty.WELL);
+        assertThat(kind("fuchsia").daysKnown("tip cutting")).isEqualTo(Certainty.FAIRLY);
+        assertThat(kind("camellia").daysKnown("root piece")).isEqualTo(Certainty.THIN);
+    }
+
+    @Test
+    void anOrchidWithoutItsCrownIsLeftStanding() {
+        assertThat(GUIDE.offered(Optional.of(kind("moth-orchid")), "single-orchid", GUIDE.protocols()))
+                .extracting(o -> o.protocol().key())
+                .contains("plantlet-on-crownless-orchid")
+                .doesNotContain("plantlet-on-rescued-stem");
+    }
+
+    private static PlantKind kind(String key) {
+        return GUIDE.kind(key).orElseThrow();
+    }
 }

@@ -1,4 +1,4 @@
-package garden.vivarium.core.stock;
+package garden.vivarium.core.guide;
 
 import java.util.Optional;
 
