@@ -5,9 +5,11 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.PlantKind;
 import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import java.util.ArrayList;
@@ -68,7 +70,19 @@ class StandsController {
                 session.setAttribute(WRITTEN, new ArrayList<>(codes.subList(0, Math.min(SHOWN, codes.size()))));
                 next.addFlashAttribute("form", form.next());
                 next.addFlashAttribute("label", batch.label());
-                next.addFlashAttribute("wrote", batch);
+                next.addFlashAttribute("wroteCode", batch.code());
+                next.addFlashAttribute(
+                        "readAs",
+                        Messages.text(
+                                "stands.read.as",
+                                "plant",
+                                batch.plant(),
+                                "kind",
+                                guide.kind(batch.way().kind())
+                                        .map(PlantKind::title)
+                                        .orElse("none"),
+                                "way",
+                                batch.way().words()));
                 return "redirect:/stands";
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, StandsForm.class, p);

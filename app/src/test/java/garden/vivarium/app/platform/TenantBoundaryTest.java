@@ -110,7 +110,7 @@ class TenantBoundaryTest {
 
         assertThat(stock.all()).isEmpty();
         assertThatThrownBy(() -> Growing.stockPlant(stock, "Fuchsia ‘Nobody’s’"))
-                .hasMessageContaining("constraint");
+                .hasMessageContaining("nobody is signed in");
     }
 
     @Test

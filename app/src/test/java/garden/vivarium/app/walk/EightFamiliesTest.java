@@ -24,7 +24,7 @@ class EightFamiliesTest extends AtThePages {
         Butterwort ‘Dewpond’       | insect-eater                 | Leaf pull on living moss                   | 95  | 0 | Bud      | Ready: plantlet with roots | Take young plants from 6 pieces | leaves
         Hosta ‘Tidewrack’          | clump perennial              | Clump division in leafy compost            | 50  | 0 | -        | Settled | - | crowns
         Houseleek ‘Rust Anchor’    | succulent                    | Offset in gritty mix                       | 60  | 3 | New root | Ready: rooted | Move 6 ready pieces | offsets
-        Phalaenopsis ‘Signal Flag’ | single-stemmed orchid        | Plantlets on a rescued leafless stem in moss | 120 | 0 | New root | Ready: own roots of a length | Take young plants from 6 pieces | plantlets
+        Phalaenopsis ‘Signal Flag’ | single-stemmed orchid        | Plantlets awaited on an orchid without its crown | 420 | 0 | New root | Ready: own roots of a length | Take young plants from 6 pieces | plantlets
         Lily ‘Storm Glass’         | bulb, corm or tuber          | Bulb scale in vermiculite                  | 100 | 0 | Bulblet  | Ready: bulblet with roots | Move 6 ready pieces | scales
         """)
     void fromStockPlantToReady(
