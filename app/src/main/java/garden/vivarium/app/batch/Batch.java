@@ -61,6 +61,7 @@ class Batch extends NurseryRow {
 
     private double slowing;
     private double thinning;
+    private double seasonOut;
     private int firstSign;
     private int ready;
     private int lost;
@@ -113,6 +114,7 @@ class Batch extends NurseryRow {
         this.outlook = outlook;
         this.slowing = season.slower();
         this.thinning = season.poorer();
+        this.seasonOut = season.out();
     }
 
     /** Who stuck it, as far as Vivarium knows; none in old records. */
@@ -135,6 +137,7 @@ class Batch extends NurseryRow {
         outlook = expected;
         slowing = season.slower();
         thinning = season.poorer();
+        seasonOut = season.out();
         clockOn = clock;
         changes++;
     }
@@ -330,7 +333,7 @@ class Batch extends NurseryRow {
                 way(),
                 done,
                 taking,
-                new BatchView.Clock(clockOn, new SeasonFactors(slowing, thinning)),
+                new BatchView.Clock(clockOn, new SeasonFactors(slowing, thinning, seasonOut)),
                 vessel,
                 material,
                 Objects.requireNonNullElse(guess, Guess.NONE),

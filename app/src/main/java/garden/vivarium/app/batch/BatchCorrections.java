@@ -18,6 +18,7 @@ import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
@@ -106,7 +107,8 @@ public class BatchCorrections {
             return before;
         }
         moveHarvest(before, now);
-        batch.correct(now, outlooks.write(outlook), maker.season(now, outlook), clock(before, now));
+        SeasonFactors season = maker.season(now, outlook);
+        batch.correct(now, outlooks.write(outlook, season), season, clock(before, now));
         corrections.keep(batch.getId(), changes, why);
         if (batch.stuckOn() != null) {
             refresh(batch);
@@ -152,7 +154,8 @@ public class BatchCorrections {
 
     private Outlook ofGuide(NewBatch now) {
         return protocol(now)
-                .map(p -> Outlook.ofGuide(p, Histories.USUAL_RHO))
+                .map(p -> Outlook.ofGuide(
+                        p, lookup.worth(now.done().way(now.plant().grown())), Histories.USUAL_RHO))
                 .orElseGet(() -> histories.guideOutlook(
                         now.done().method(), now.done().medium(), now.plant().group()));
     }

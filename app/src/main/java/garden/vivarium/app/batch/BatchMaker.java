@@ -14,6 +14,7 @@ import garden.vivarium.core.timing.BatchCode;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -56,12 +57,12 @@ class BatchMaker {
         LocalDate dayZero = wanted.taking().stuckOn() != null
                 ? wanted.taking().stuckOn()
                 : wanted.taking().takenOn();
-        return batches.save(
-                new Batch(nextCode(dayZero), wanted, outlooks.write(outlook), season(wanted, outlook), asleep)
-                        .by(
-                                wanted.origin() != null && wanted.origin().oldCode() != null
-                                        ? null
-                                        : nursery.person().map(SignedIn::name).orElse(null)));
+        SeasonFactors season = season(wanted, outlook);
+        return batches.save(new Batch(nextCode(dayZero), wanted, outlooks.write(outlook, season), season, asleep)
+                .by(
+                        wanted.origin() != null && wanted.origin().oldCode() != null
+                                ? null
+                                : nursery.person().map(SignedIn::name).orElse(null)));
     }
 
     /** The factors of the season on a batch of which this is expected. */
@@ -69,7 +70,12 @@ class BatchMaker {
         LocalDate dayZero = batch.taking().stuckOn() != null
                 ? batch.taking().stuckOn()
                 : batch.taking().takenOn();
-        return outlook.season().factors(dayZero, climateOf(batch.placeId()), people.hemisphere());
+        Climate here = climateOf(batch.placeId()).orElse(Climate.OPEN);
+        Climate ofStock = Optional.ofNullable(batch.origin().stockPlantId())
+                .flatMap(stock::find)
+                .map(s -> s.place().climate())
+                .orElse(here);
+        return outlook.season().factors(dayZero, here, ofStock, people.hemisphere());
     }
 
     /**
@@ -121,11 +127,10 @@ class BatchMaker {
         return BatchCode.of(day, last + 1);
     }
 
-    private Climate climateOf(UUID placeId) {
+    private Optional<Climate> climateOf(UUID placeId) {
         return stock.places().stream()
                 .filter(p -> p.id().equals(placeId))
                 .map(PlaceView::climate)
-                .findFirst()
-                .orElse(Climate.OPEN);
+                .findFirst();
     }
 }

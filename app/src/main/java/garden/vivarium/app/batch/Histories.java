@@ -8,7 +8,6 @@ import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
-import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.Counts;
@@ -25,7 +24,6 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.Milestone;
-import garden.vivarium.core.timing.Season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -320,7 +318,7 @@ class Histories {
                 m.firstSign().map(f -> RootingTime.ofGuide(f.days())),
                 ready,
                 ShownTable.ofGuide(ready, USUAL_RHO));
-        return new Outlook(always, always, Optional.empty(), Optional.empty(), OutputRatio.one(), Season.allYear());
+        return Outlook.always(always);
     }
 
     /** The looks by count that stand, as they were typed. */

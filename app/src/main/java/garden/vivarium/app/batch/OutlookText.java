@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.Season;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.util.List;
 import java.util.function.BiFunction;
 import org.springframework.stereotype.Component;
@@ -24,20 +25,24 @@ import org.springframework.util.ConcurrentLruCache;
 class OutlookText {
 
     /** The format that is written. */
-    static final int FORMAT = 4;
+    static final int FORMAT = 5;
 
     private static final String NUMBER = "format";
 
     /**
      * What each format needs to become the next: the first from 1 to 2. Format 2 told how close evidence is in
-     * words, format 3 did not say what its season is of.
+     * words, format 3 did not say what its season is of,
+     * format 4 held what was expected in season and out of it, whatever the season of the batch.
      */
-    private static final List<BiFunction<ObjectMapper, ObjectNode, ObjectNode>> STEPS =
-            List.of(OutlookFormatOne::brought, (json, old) -> OutlookFormatTwo.brought(old), (json, old) -> {
+    private static final List<BiFunction<ObjectMapper, ObjectNode, ObjectNode>> STEPS = List.of(
+            OutlookFormatOne::brought,
+            (json, old) -> OutlookFormatTwo.brought(old),
+            (json, old) -> {
                 // It bore on what was planned; the factors of a batch that stands are kept with it.
                 ((ObjectNode) old.path("season")).put("of", Season.Of.WARMTH.name());
                 return old;
-            });
+            },
+            OutlookFormatFour::brought);
 
     private final ObjectMapper json = JsonMapper.builder()
             .addModule(new Jdk8Module())
@@ -49,11 +54,11 @@ class OutlookText {
     // The same few dozen texts are read for every page, and never change.
     private final ConcurrentLruCache<String, Outlook> known = new ConcurrentLruCache<>(1000, this::parse);
 
-    String write(Outlook outlook) {
+    String write(Outlook outlook, SeasonFactors season) {
         try {
             ObjectNode text = json.createObjectNode();
             text.put(NUMBER, FORMAT);
-            text.setAll((ObjectNode) json.valueToTree(outlook));
+            text.setAll((ObjectNode) json.valueToTree(outlook.kept(season)));
             return json.writeValueAsString(text);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("an outlook cannot be written", e);
@@ -76,7 +81,7 @@ class OutlookText {
                 kept = STEPS.get(from - 1).apply(json, kept);
             }
             kept.remove(NUMBER);
-            return json.treeToValue(kept, Outlook.class);
+            return Outlook.of(json.treeToValue(kept, Outlook.Kept.class));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("an outlook cannot be read: " + e.getMessage(), e);
         }

@@ -18,6 +18,7 @@ import garden.vivarium.core.simulate.SimulatedBatch;
 import garden.vivarium.core.simulate.TrueRates;
 import garden.vivarium.core.timing.Hemisphere;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.timing.SeasonFactors;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -155,8 +156,10 @@ class DemoBatches {
     private List<LookCommand> looks(
             Planned p, PlaceView place, LocalDate begin, boolean byPiece, RandomDataGenerator random) {
         Protocol protocol = p.protocol();
-        double slow = p.speed() * protocol.material().season().slowing(begin, place.climate(), Hemisphere.NORTH);
-        double poor = protocol.material().season().thinning(begin, place.climate(), Hemisphere.NORTH);
+        SeasonFactors season =
+                protocol.material().season().factors(begin, place.climate(), place.climate(), Hemisphere.NORTH);
+        double slow = p.speed() * season.slower();
+        double poor = season.poorer();
         SimulatedBatch truth = SimulatedBatch.draw(
                 new TrueRates(
                         p.rate() * poor,

@@ -27,6 +27,7 @@ class EvidenceBatch extends NurseryRow {
     private Integer ownVersion;
     private double slowing;
     private double thinning;
+    private double seasonOut;
 
     // Pieces cut, where a callus stage came between; else 0.
     private int dried;
@@ -60,6 +61,7 @@ class EvidenceBatch extends NurseryRow {
         ownVersion = told.way().own().map(Way.Own::version).orElse(null);
         slowing = told.season().slower();
         thinning = told.season().poorer();
+        seasonOut = told.season().out();
         dried = told.taken();
         stuck = told.stuck();
         settled = told.moved().settled();
@@ -98,7 +100,7 @@ class EvidenceBatch extends NurseryRow {
         boolean over = isOver();
         return new WayBatch(
                 new Way(plant, plantKind, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
-                new SeasonFactors(slowing, thinning),
+                new SeasonFactors(slowing, thinning, seasonOut),
                 dried,
                 stuck,
                 new WayBatch.Moved(settled, settledOf),

@@ -3,8 +3,10 @@ package garden.vivarium.app.guide;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.GuideFigures;
 import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.guide.Certainty;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
+import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.MilestoneSigns;
 import java.util.Optional;
@@ -28,14 +30,28 @@ public class GuideLookup {
                 .map(p -> new GuideFigures(
                         p.figures().rate(),
                         p.firstSign().map(Protocol.Test::days),
-                        p.ready().days()))
+                        p.ready().days(),
+                        worth(way)))
                 .orElseGet(() -> {
                     Method m = method(way.method());
                     return new GuideFigures(
                             m.rate(),
                             m.firstSign().map(Method.Told::days),
-                            m.ready().days());
+                            m.ready().days(),
+                            worth(way));
                 });
+    }
+
+    /** What the guide's figures of a way are worth, by how well they are known for the plant's kind. */
+    public GuideFigures.Worth worth(Way way) {
+        Certainty unknown = way.own().isPresent() ? Certainty.FAIRLY : Certainty.THIN;
+        Optional<PlantKind> kind = way.own().isPresent() ? Optional.empty() : guide.kind(way.kind());
+        Method.Stages stages = method(way.method()).stages();
+        return new GuideFigures.Worth(
+                kind.map(k -> k.rateKnown(way.method())).orElse(unknown).pieces(),
+                kind.map(k -> k.daysKnown(way.method())).orElse(unknown).daysVariance(),
+                stages.callus().pieces(),
+                stages.settling().pieces());
     }
 
     /** All that the guide expects of a way in figures; empty where no protocol is near it. */

@@ -29,6 +29,10 @@ class Person {
     @Column(columnDefinition = "varchar(10)")
     private UnitSystem units = UnitSystem.METRIC;
 
+    // Null until chosen.
+    private Integer sureOwn;
+    private Integer surePromised;
+
     protected Person() {}
 
     Person(UUID nurseryId, String signIn, String name, String password, Instant createdAt) {
@@ -68,6 +72,23 @@ class Person {
 
     void worksIn(UUID nursery) {
         nurseryId = nursery;
+    }
+
+    /** How sure they chose to be of what was promised, or of their own plans. */
+    void wantsToBeSure(boolean promised, int percent) {
+        if (promised) {
+            surePromised = percent;
+        } else {
+            sureOwn = percent;
+        }
+    }
+
+    Integer sureOwn() {
+        return sureOwn;
+    }
+
+    Integer surePromised() {
+        return surePromised;
     }
 
     void measuresIn(UnitSystem wanted) {

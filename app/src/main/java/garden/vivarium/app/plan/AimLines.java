@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.people.OwnCertainty;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
@@ -37,14 +38,16 @@ public class AimLines {
     private final Guide guide;
     private final Today today;
     private final Says says;
+    private final OwnCertainty certainty;
 
-    AimLines(Stock stock, StockCalled called, Ways ways, Guide guide, Today today, Says says) {
+    AimLines(Stock stock, StockCalled called, Ways ways, Guide guide, Today today, Says says, OwnCertainty certainty) {
         this.stock = stock;
         this.called = called;
         this.ways = ways;
         this.guide = guide;
         this.today = today;
         this.says = says;
+        this.certainty = certainty;
     }
 
     /**
@@ -80,7 +83,9 @@ public class AimLines {
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/plan").queryParam("line", "{line}");
         Optional<StockPlantView> plant = plant(aim, chosen, live);
         plant.ifPresent(s -> address.queryParam("stock", s.id()));
-        int sure = aim.sure().isPresent() ? Math.max(50, Math.min(99, aim.sure().getAsInt())) : 90;
+        int sure = aim.sure().isPresent()
+                ? Math.max(50, Math.min(99, aim.sure().getAsInt()))
+                : certainty.usual(aim.forWhom().isPresent(), aim.wanted().orElse(1));
         Optional<Integer> wanted = aim.wanted().isPresent()
                 ? Optional.of(Math.min(aim.wanted().getAsInt(), Limits.MOST_YOUNG_PLANTS))
                         .filter(n -> n > 0)
@@ -91,6 +96,7 @@ public class AimLines {
                 .filter(d -> d.isAfter(today.date()))
                 .ifPresentOrElse(d -> address.queryParam("due", d), () -> asks.add(Messages.text("AimLines.by.when")));
         address.queryParam("sure", sure);
+        aim.until().ifPresent(u -> address.queryParam("until", u));
         if (aim.forWhom().isPresent()) {
             address.queryParam("forWhom", "{whom}");
         }

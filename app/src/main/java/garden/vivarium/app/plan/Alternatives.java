@@ -6,6 +6,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PieceSort;
 import garden.vivarium.core.plan.Harvesting;
+import garden.vivarium.core.plan.InTurn;
 import garden.vivarium.core.plan.Instead;
 import garden.vivarium.core.plan.WayPlan;
 import java.time.LocalDate;
@@ -23,6 +24,9 @@ import org.springframework.web.util.UriComponentsBuilder;
 class Alternatives {
 
     private static final double HARDLY = 0.01;
+    private static final double HARDLY_EVER = 0.05;
+    private static final double AS_OFTEN_AS_NOT = 0.5;
+    private static final double NEARLY_ALWAYS = 0.95;
 
     private final Guide guide;
     private final Says says;
@@ -42,15 +46,16 @@ class Alternatives {
      */
     Optional<CannotBeDone> of(
             StockPlantView plant, PlanForm form, WayRow row, List<WayRow> all, List<StockPlantView> live) {
-        if (row.isFeasible()) {
+        WayPlan plan = row.plan();
+        if (row.isFeasible() && !plan.isAllThatThereIs()) {
             return Optional.empty();
         }
-        WayPlan plan = row.plan();
         Instead instead = Instead.of(plan);
         PieceSort sort = guide.sortOf(row.protocol().method(), plant.plant().group());
         List<CannotBeDone.Option> options = new ArrayList<>();
         all.stream()
-                .filter(r -> r.isFeasible() && !r.plan().isUncounted())
+                .filter(r ->
+                        r.isFeasible() && !r.plan().isUncounted() && !r.plan().isAllThatThereIs())
                 .findFirst()
                 .ifPresent(r -> options.add(option(
                         words.say(
@@ -103,20 +108,70 @@ class Alternatives {
                         form.wanted(),
                         form.due(),
                         b.start())));
+        if (plan.tooSoon().isPresent()) {
+            options.add(new CannotBeDone.Option(
+                    words.say("instead.buy.rooted", "wanted", form.wanted(), "due", form.due()),
+                    "/stock/new?kind=LOT"));
+        }
         if (plan.isBeyondLarge()) {
             options.add(new CannotBeDone.Option(
                     words.say("instead.count", "code", plant.code(), "sort", sort.words()),
                     "/stock/" + plant.id() + "/change"));
         }
-        instead.more().ifPresent(more -> options.addAll(withMore(plant, form, sort, more, live)));
+        // Where the day is too soon more pieces are no answer.
+        instead.more().stream()
+                .filter(more -> plan.tooSoon().isEmpty())
+                .forEach(more -> options.addAll(withMore(plant, form, sort, more, live)));
         if (options.isEmpty()) {
             options.add(
                     new CannotBeDone.Option(words.say("instead.another.plant", "code", plant.code()), "/stock/new"));
         }
-        return Optional.of(new CannotBeDone(why(plant, plan, instead, sort), options));
+        return Optional.of(new CannotBeDone(
+                row.isFeasible()
+                        ? CannotBeDone.Head.ALL_THERE_IS
+                        : plan.tooSoon().isPresent() ? CannotBeDone.Head.TOO_SOON : CannotBeDone.Head.CANNOT,
+                why(plant, plan, instead, sort),
+                options));
+    }
+
+    /** "All 3 offsets: three grow 85 times in 100, two nearly always." */
+    static String allThereIs(WayPlan plan, PieceSort sort, Words words) {
+        InTurn all = plan.inTurn().orElseThrow();
+        return words.say(
+                "instead.all",
+                "bears",
+                sort.count(all.pieces()),
+                "within",
+                all.chance() >= HARDLY_EVER,
+                "wanted",
+                plan.aim().youngPlants(),
+                "chance",
+                Math.round(100 * all.chance()),
+                "likely",
+                plan.givesWith(AS_OFTEN_AS_NOT),
+                "sure",
+                plan.givesWith(NEARLY_ALWAYS));
     }
 
     private String why(StockPlantView plant, WayPlan plan, Instead instead, PieceSort sort) {
+        if (plan.isAllThatThereIs()) {
+            return allThereIs(plan, sort, words);
+        }
+        if (plan.tooSoon().isPresent()) {
+            WayPlan.TooSoon soon = plan.tooSoon().get();
+            return words.say(
+                    "instead.why.soon",
+                    "due",
+                    plan.aim().due(),
+                    "most",
+                    soon.most(),
+                    "possible",
+                    soon.by().isPresent(),
+                    "by",
+                    soon.by().orElse(plan.aim().due()),
+                    "sure",
+                    soon.sure());
+        }
         if (plan.isBeyondReach()) {
             return words.say("instead.why.time", "due", plan.aim().due());
         }
@@ -213,6 +268,9 @@ class Alternatives {
                 .queryParam("sure", form.sure());
         if (start != null) {
             address.queryParam("start", start);
+        }
+        if (form.until() != null) {
+            address.queryParam("until", form.until());
         }
         if (way != null) {
             address.queryParam("way", way);

@@ -43,8 +43,27 @@ class Obstacles {
 
     /** Why a way cannot be done as asked, and what could; empty where it can. */
     Optional<String> of(StockPlantView plant, Protocol protocol, WayPlan plan) {
+        if (plan.isAllThatThereIs()) {
+            return Optional.of(Alternatives.allThereIs(
+                    plan, sorts.drawnOn(protocol.method(), plant.plant().group()), words));
+        }
         if (plan.inTurn().isPresent()) {
             return Optional.empty();
+        }
+        if (plan.tooSoon().isPresent()) {
+            WayPlan.TooSoon soon = plan.tooSoon().get();
+            String said = words.say(
+                    "obstacle.soon",
+                    "possible",
+                    soon.by().isPresent(),
+                    "most",
+                    soon.most(),
+                    "by",
+                    soon.by().orElse(plan.aim().due()),
+                    "sure",
+                    soon.sure());
+            return Optional.of(
+                    warmer(plan, soon.most()).map(w -> said + " " + w).orElse(said));
         }
         if (plan.isBeyondLarge()) {
             return Optional.of(words.say(

@@ -1,9 +1,11 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.PlantWayView;
 import garden.vivarium.app.stock.Plants;
+import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.OfferedWay;
@@ -11,6 +13,7 @@ import garden.vivarium.core.guide.PlantKind;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Verdict;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,11 +30,31 @@ public class Offers {
     private final Protocols protocols;
     private final Plants plants;
     private final Guide guide;
+    private final Evidence evidence;
 
-    Offers(Protocols protocols, Plants plants, Guide guide) {
+    Offers(Protocols protocols, Plants plants, Guide guide, Evidence evidence) {
         this.protocols = protocols;
         this.plants = plants;
         this.guide = guide;
+        this.evidence = evidence;
+    }
+
+    /** Methods that have gone well with a plant here: its record opens a way, whatever the guide holds of it. */
+    private Set<String> proven(PlantView plant) {
+        NurseryRecord record = evidence.record();
+        Map<String, int[]> judged = new HashMap<>();
+        record.ways().keySet().stream()
+                .filter(w -> w.plant().equals(plant.name()))
+                .forEach(w -> {
+                    NurseryRecord.Past past = record.past(w);
+                    int[] sum = judged.computeIfAbsent(w.method(), m -> new int[2]);
+                    sum[0] += past.pieces();
+                    sum[1] += past.kept();
+                });
+        return judged.entrySet().stream()
+                .filter(e -> e.getValue()[0] >= FEWEST_JUDGED && 2 * e.getValue()[1] >= e.getValue()[0])
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** All that are offered, as they are done with the plant's kind. */
@@ -44,7 +67,8 @@ public class Offers {
                 .toList();
         List<OfferedWay> offered = new ArrayList<>(guide.offered(guide.kind(plant.kind()), plant.group(), all));
         Set<String> known = offered.stream().map(o -> o.protocol().method()).collect(Collectors.toSet());
-        said.get(false).stream()
+        Stream.concat(said.get(false).stream(), proven(plant).stream())
+                .distinct()
                 .filter(m -> !known.contains(m))
                 .flatMap(m -> guide.near(m, plant.group(), all).stream())
                 .map(p -> new OfferedWay(p, Verdict.USUAL, MOST, false))
@@ -65,6 +89,8 @@ public class Offers {
     }
 
     private static final int MOST = 99;
+    /** Fewer pieces than this prove nothing. */
+    private static final int FEWEST_JUDGED = 5;
 
     /**
      * A method that is not offered, and why.
@@ -84,8 +110,10 @@ public class Offers {
                 .map(w -> new Refused(w.method(), w.word(), Optional.of(w)))
                 .toList());
         Optional<PlantKind> kind = guide.kind(plant.kind());
+        Set<String> proven = proven(plant);
         kind.ifPresent(k -> guide.methods().stream()
                 .filter(m -> k.verdict(m.name()) == Verdict.NEVER)
+                .filter(m -> !proven.contains(m.name()))
                 .filter(m -> said.stream().noneMatch(w -> w.method().equals(m.name())))
                 .map((Method m) -> new Refused(m.name(), guide.whyNever(k, m), Optional.empty()))
                 .forEach(refused::add));

@@ -36,7 +36,7 @@ public enum Order {
         return rows.stream()
                 .sorted(Comparator.comparing((WayRow r) -> !r.isFeasible())
                         .thenComparing(keys::get)
-                        .thenComparing(r -> -r.weightOfOwn()))
+                        .thenComparing(r -> -r.rests().own()))
                 .toList();
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.people.OwnCertainty;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
@@ -38,8 +39,17 @@ class PlanController {
     private final Stock stock;
     private final NewKinds planted;
     private final Says says;
+    private final OwnCertainty certainty;
 
-    PlanController(Plans plans, Ways ways, PlanPage page, AimLines lines, Stock stock, NewKinds planted, Says says) {
+    PlanController(
+            Plans plans,
+            Ways ways,
+            PlanPage page,
+            AimLines lines,
+            Stock stock,
+            NewKinds planted,
+            Says says,
+            OwnCertainty certainty) {
         this.plans = plans;
         this.ways = ways;
         this.page = page;
@@ -47,6 +57,7 @@ class PlanController {
         this.stock = stock;
         this.planted = planted;
         this.says = says;
+        this.certainty = certainty;
     }
 
     @GetMapping
@@ -64,6 +75,8 @@ class PlanController {
         if (!asked) {
             model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
         }
+        model.addAttribute(
+                "usualSure", certainty.usual(form.forWhom() != null, form.wanted() == null ? 1 : form.wanted()));
         return answer(form, wrong, asked, by, model);
     }
 
@@ -75,6 +88,7 @@ class PlanController {
             try {
                 boolean split = form.with() != null && !form.with().isBlank();
                 PlanView plan = split ? plans.commitSplit(form) : plans.commit(form);
+                certainty.chose(form.forWhom() != null && !form.forWhom().isBlank(), form.sure());
                 if (form.replaces() != null) {
                     next.addFlashAttribute(
                             "said",

@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.core.Limits;
+import garden.vivarium.core.plan.DayAsked;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -11,7 +12,7 @@ import java.util.UUID;
 /** An aim as typed. {@code sure} is in per cent; {@code take} is the grower's own number, or null for the least;
  * {@code with} and {@code later} are the second way of a split, and how many days later it starts;
  * {@code replaces} is a plan that this one stands for from now on, or null; {@code have} is what there is beyond the count, for which
- * {@code reason} holds a word, or null. */
+ * {@code reason} holds a word, or null; {@code until} says what plants are to be by the day due, or null. */
 public record PlanForm(
         @NotNull(message = "Choose the stock plant.") UUID stock,
 
@@ -55,22 +56,29 @@ public record PlanForm(
 
         @Min(value = 1, message = "Give 1 piece or more.")
         @Max(value = Limits.MOST_PIECES, message = "Give at most 2,000 pieces.")
-        Integer have) {
+        Integer have,
+
+        DayAsked until) {
 
     /** An aim for a way, with nothing else said. */
     public static PlanForm of(
             UUID stock, int wanted, LocalDate due, int sure, LocalDate start, String way, Integer take, String reason) {
-        return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null, null, null);
+        return new PlanForm(stock, wanted, 1, due, sure, start, way, take, reason, null, null, null, null, null, null);
     }
 
     /** The same aim by another way from another day. */
     PlanForm startingWith(String otherWay, LocalDate day) {
         return new PlanForm(
-                stock, wanted, perPot, due, sure, day, otherWay, null, reason, null, null, null, null, have);
+                stock, wanted, perPot, due, sure, day, otherWay, null, reason, null, null, null, null, have, until);
     }
 
     public int laterOrNone() {
         return later == null ? 0 : later;
+    }
+
+    /** What plants are to be by the day due; potted and settled, where nobody has said. */
+    public DayAsked untilOrSettled() {
+        return until == null ? DayAsked.SETTLED : until;
     }
 
     public int perPotOrOne() {

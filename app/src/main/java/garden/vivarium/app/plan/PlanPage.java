@@ -8,6 +8,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.plan.Advice;
+import garden.vivarium.core.plan.DayAsked;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -79,6 +80,7 @@ class PlanPage {
             model.addAttribute("owed", owed.uncovered());
         }
         model.addAttribute("asked", asked);
+        model.addAttribute("untils", DayAsked.values());
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
         if (asked && form.stock() != null && plant.isEmpty()) {
@@ -153,8 +155,9 @@ class PlanPage {
         model.addAttribute("young", ways.isNurseryYoung());
         found.stream().filter(WayRow::chosen).findFirst().ifPresent(row -> {
             chosen(form, wrong, plant, row, model);
-            model.addAttribute(
-                    "cannot", alternatives.of(plant, form, row, found, live).orElse(null));
+            Optional<CannotBeDone> cannot = alternatives.of(plant, form, row, found, live);
+            model.addAttribute("cannot", cannot.orElse(null));
+            model.addAttribute("stopped", cannot.map(CannotBeDone::stops).orElse(false));
         });
     }
 

@@ -15,7 +15,7 @@ import java.util.Optional;
  *
  * @param advised the way, what the guide says of it, and what it asks and promises
  * @param ribbon its life, on the axis that all ways share
- * @param weightOfOwn pieces of this nursery that the rate rests on
+ * @param rests pieces of this nursery that the rate rests on
  * @param youngPlants young plants in time, if the number to take is taken; empty where none would do
  * @param obstacle why it cannot be done as asked and what could, in words; empty where it can
  * @param better a start in season that needs fewer pieces, where this one is out of season and there is one
@@ -26,13 +26,21 @@ import java.util.Optional;
 public record WayRow(
         AdvisedWay advised,
         Ribbon ribbon,
-        int weightOfOwn,
+        Rests rests,
         Optional<YoungPlants> youngPlants,
         Optional<String> obstacle,
         Optional<WayPlan.Better> better,
         Work work,
         String cautions,
         boolean chosen) {
+
+    /**
+     * Pieces of this nursery that a rate rests on, as they count.
+     *
+     * @param own of this plant by this way
+     * @param near of other plants and ways
+     */
+    public record Rests(int own, int near) {}
 
     /**
      * Minutes of work.
@@ -86,6 +94,6 @@ public record WayRow(
     }
 
     WayRow asChosen(boolean yes) {
-        return new WayRow(advised, ribbon, weightOfOwn, youngPlants, obstacle, better, work, cautions, yes);
+        return new WayRow(advised, ribbon, rests, youngPlants, obstacle, better, work, cautions, yes);
     }
 }

@@ -232,7 +232,12 @@ public class Ways {
         return new AimedPlans(
                 aim,
                 p -> plans.get(
-                        new Asked(outlook(p, plant, pace), aim, setting, harvesting(plant, p, form.have()), start),
+                        new Asked(
+                                outlook(p, plant, pace).until(form.untilOrSettled()),
+                                aim,
+                                setting,
+                                harvesting(plant, p, form.have()),
+                                start),
                         asked -> asked.plan()));
     }
 
@@ -302,15 +307,15 @@ public class Ways {
             OfferedWay offered, WayPlan plan, StockPlantView plant, Aim aim, Map<String, BatchBook.Worked> worked) {
         Protocol protocol = offered.protocol();
         Ribbon ribbon = ribbon(protocol, plan.expected(), aim.due(), aim.due());
-        double own = plan.season().strike().shares().stream()
-                .mapToDouble(s -> s.weight())
-                .sum();
+        Map<Boolean, Double> rests = plan.season().strike().shares().stream()
+                .collect(Collectors.partitioningBy(
+                        s -> isOwnWay(s.closeness()), Collectors.summingDouble(s -> s.weight())));
         WayRow.Work work = work(protocol, plan.inTurn().map(InTurn::pieces).orElse(0), worked);
         return new WayRow(
                 new AdvisedWay(
                         offered, plan, ownBatches(plan), protocol.figures().rate(), work.minutes()),
                 ribbon,
-                (int) Math.round(own),
+                new WayRow.Rests((int) Math.round(rests.get(true)), (int) Math.round(rests.get(false))),
                 plan.inTurn().map(t -> plan.youngPlants(t.pieces())),
                 obstacles.of(plant, protocol, plan),
                 plan.betterInSeason()
@@ -323,10 +328,14 @@ public class Ways {
                 false);
     }
 
+    private static boolean isOwnWay(Closeness closeness) {
+        return closeness == Closeness.THIS_WAY || closeness == Closeness.OTHER_SEASON;
+    }
+
     /** Batches of this plant by just this way, whatever the season. */
     private static int ownBatches(WayPlan plan) {
         return plan.season().strike().shares().stream()
-                .filter(s -> s.closeness() == Closeness.THIS_WAY || s.closeness() == Closeness.OTHER_SEASON)
+                .filter(s -> isOwnWay(s.closeness()))
                 .mapToInt(s -> s.batches())
                 .sum();
     }

@@ -63,7 +63,11 @@ class SeasonsTest extends AtANursery {
         assertThat(row.protocol().key()).isEqualTo("tip-in-plugs");
         assertThat(row.plan().isInSeason()).isEqualTo(in);
         assertThat(warnings.stream().anyMatch(w -> w.contains("Out of season"))).isEqualTo(!in);
-        double slower = in ? 1 : row.protocol().material().season().slower();
+        double slower = row.protocol()
+                .material()
+                .season()
+                .factors(start, climate, climate, half)
+                .slower();
         Window guide = row.protocol().ready().days();
         assertThat(row.plan().season().ready().day(0.5))
                 .as("the guide's middle, slower out of season")

@@ -59,6 +59,7 @@ class SplitTest extends AtANursery {
                 "tip-in-water",
                 later,
                 null,
+                null,
                 null);
     }
 
@@ -80,6 +81,7 @@ class SplitTest extends AtANursery {
                 null,
                 null,
                 old.id(),
+                null,
                 null);
         PlanView now = in(() -> plans.commit(changed));
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.stock.StockPlantView;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Order;
@@ -54,17 +55,62 @@ class PlannerTest extends AtThePages {
     }
 
     @Test
-    void anAimThatCannotBeMetSaysWhatCould() {
-        browser.open("/plan?stock=" + fuchsia.id() + "&wanted=30&due=2026-07-22&sure=90");
-        browser.untilText("#cannot", "This cannot be done");
+    void aDayThatIsTooSoonSaysWhichWouldDo() {
+        browser.open("/plan?stock=" + fuchsia.id() + "&wanted=30&due=2026-06-24&sure=90");
+        browser.untilText("#cannot", "Too soon.");
 
+        assertThat(browser.text("#cannot")).contains("More pieces are no answer");
         assertThat(browser.texts("#cannot li"))
-                .anyMatch(t -> t.startsWith("Fewer: "))
-                .anyMatch(t -> t.startsWith("Later: "));
+                .anyMatch(t -> t.startsWith("Later: "))
+                .anyMatch(t -> t.startsWith("If the day stands: buy in 30 rooted plants"))
+                .noneMatch(t -> t.contains("more would do"));
         assertThat(browser.count("button[data-key=c]")).as("nothing to commit").isZero();
-        assertThat(browser.texts("section[aria-labelledby=ways] .behind"))
-                .anyMatch(t -> t.contains("would do it by"))
-                .anyMatch(t -> t.contains("No number would do by then this way"));
+        assertThat(browser.texts("section[aria-labelledby=ways] .behind")).anyMatch(t -> t.startsWith("Too soon: "));
+    }
+
+    @Test
+    void allThatThereIsIsAnAnswerAndCanBeCommitted() {
+        browser.open("/plan?stock=" + fuchsia.id() + "&wanted=120&due=2026-10-01&sure=90");
+        browser.untilText("#cannot", "All that there is.");
+
+        assertThat(browser.text("#cannot"))
+                .contains("80 shoot tips: ")
+                .contains("grow as often as not")
+                .contains("nearly always");
+        assertThat(browser.text("dl.answers")).contains("Take").contains("80");
+        assertThat(browser.texts("#cannot li")).anyMatch(t -> t.startsWith("Fewer: "));
+        assertThat(browser.count("button[data-key=c]")).isEqualTo(1);
+    }
+
+    @Test
+    void threeCertaintiesStandSideBySideAndTheChosenOneIsRemembered() {
+        browser.open("/plan?stock=" + fuchsia.id() + "&wanted=24&due=2026-10-01&sure=90");
+        browser.untilText(".certainties", "Nine times in ten: ");
+        List<String> said = browser.texts(".certainties a");
+        assertThat(said).hasSize(3);
+        assertThat(said.get(0)).startsWith("As often as not: ");
+        int half = Integer.parseInt(said.get(0).replaceAll("\\D", ""));
+        int nine = Integer.parseInt(said.get(2).replaceAll("\\D", ""));
+        assertThat(half).isBetween(24, 30);
+        assertThat(nine).isGreaterThan(half).isLessThan(48);
+        assertThat(browser.text(".certainties [aria-current]")).startsWith("Nine times in ten");
+
+        browser.press(".certainties a:nth-of-type(2)");
+        browser.untilAddress("sure=75");
+        browser.press("button[data-key=c]");
+        browser.untilText(".said", "Plan committed");
+        browser.open("/plan?stock=" + fuchsia.id());
+        assertThat(browser.value("sure")).isEqualTo("75");
+    }
+
+    @Test
+    void theDayAskedForIsRootedOrSettled() {
+        browser.open("/plan");
+        browser.type("line", "12 rooted FUC-1 by 1 October 2026");
+        browser.press("form[action='/plan/line'] button");
+        browser.untilAddress("until=ROOTED");
+        assertThat(browser.value("until")).isEqualTo("ROOTED");
+        assertThat(browser.text("section[aria-labelledby=answer]")).contains("Take");
     }
 
     @Test

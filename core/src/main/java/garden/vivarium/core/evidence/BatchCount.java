@@ -17,18 +17,18 @@ public record BatchCount(double kept, double of) {
     }
 
     /**
-     * The same batch as evidence on another season: with Q the factor of the season asked about over the batch's own,
-     * min(1, Q)·k of max(that, n·min(1, 1/Q)). A piece that struck in a poor season would have in a good one too; one that
-     * failed there tells only so much of the good one.
+     * The same batch as evidence of the nursery's hand where the guide says another rate: of another kind, way or season. Where less is to be
+     * expected, k·a/b of n; where more, the failures shrink instead, n − (n − k)(1 − a)/(1 − b) of n.
      *
-     * @param ratio Q, above 0
+     * @param asked a, what the guide says of the batch that is asked for, 0 to 1, both excluded
+     * @param own b, what it says of this one, likewise
      */
-    public BatchCount inSeason(double ratio) {
-        if (ratio == 1) {
+    public BatchCount speakingFor(double asked, double own) {
+        if (asked == own) {
             return this;
         }
-        double thenKept = Math.min(1, ratio) * kept;
-        return new BatchCount(thenKept, Math.max(thenKept, of * Math.min(1, 1 / ratio)));
+        double then = asked < own ? kept * asked / own : of - (of - kept) * (1 - asked) / (1 - own);
+        return new BatchCount(Math.max(0, Math.min(of, then)), of);
     }
 
     /** The number of independent pieces that this batch is worth: n ÷ (1 + (n−1)ρ), and n itself below one piece. */

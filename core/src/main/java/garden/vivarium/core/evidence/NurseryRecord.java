@@ -88,6 +88,7 @@ public final class NurseryRecord {
                 of,
                 WayBatch::ready,
                 w -> Optional.of(guide.apply(w).ready()),
+                w -> guide.apply(w).worth().days(),
                 b -> finishedRate(WayInSeason.of(b)).nextBatch(),
                 before);
     }
@@ -97,12 +98,13 @@ public final class NurseryRecord {
                 of,
                 b -> b.isFirstSignLookedFor() ? b.firstSign() : Tallies.none(),
                 w -> guide.apply(w).firstSign(),
+                w -> guide.apply(w).worth().days(),
                 b -> finishedFirstSign(WayInSeason.of(b)).nextBatch(),
                 before);
     }
 
-    /** Finished batches of a way in a season, as evidence on a season so much poorer, of ready or of first sign. */
-    private record SumOf(WayInSeason of, double poorer, boolean firstSign) {}
+    /** Finished batches of a way in a season, as evidence where the guide says another rate, of ready or of first sign. */
+    private record SumOf(WayInSeason of, double asked, boolean firstSign) {}
 
     /** What follows from finished batches alone: it stands as long as they do, whatever is seen of running ones. */
     private static final class Finished {
@@ -184,7 +186,7 @@ public final class NurseryRecord {
             Map<Way, StrikeRate.Sum> own = new LinkedHashMap<>();
             groups.forEach((of, group) -> {
                 if (!group.finished().isEmpty()) {
-                    own.merge(of.way(), sum(group, 1, Counted.FINISHED), StrikeRate.Sum::and);
+                    own.merge(of.way(), sum(group, guideRate(of), Counted.FINISHED), StrikeRate.Sum::and);
                 }
             });
             known = neighbours.disagreement(
@@ -402,6 +404,7 @@ public final class NurseryRecord {
         return share(
                 way,
                 guideSurvival,
+                guide.apply(way).worth().callus(),
                 b -> b.taken() == 0
                         ? Optional.empty()
                         : Optional.of(new BatchCount(Math.min(b.stuck(), b.taken()), b.taken())));
@@ -416,13 +419,15 @@ public final class NurseryRecord {
         return share(
                 way,
                 guideRate,
+                guide.apply(way).worth().settling(),
                 b -> b.moved().of() == 0
                         ? Optional.empty()
                         : Optional.of(
                                 new BatchCount(b.moved().settled(), b.moved().of())));
     }
 
-    private StrikeRate share(Way way, double guideRate, Function<WayBatch, Optional<BatchCount>> count) {
+    private StrikeRate share(
+            Way way, double guideRate, double guidePieces, Function<WayBatch, Optional<BatchCount>> count) {
         WayInSeason asked = new WayInSeason(way, SeasonFactors.IN_SEASON);
         List<Level> levels = levels(asked).stream()
                 .map(l -> new Level(
@@ -432,7 +437,7 @@ public final class NurseryRecord {
                                 .flatMap(b -> count.apply(b).stream())
                                 .toList()))
                 .toList();
-        return StrikeRate.of(guideRate, levels, spread.rho());
+        return StrikeRate.of(guideRate, guidePieces, levels, spread.rho());
     }
 
     private StrikeRate finishedRate(WayInSeason asked) {
@@ -452,7 +457,13 @@ public final class NurseryRecord {
         FIRST_SIGN
     }
 
+    /** What the guide says of a way in a season. */
+    private double guideRate(WayInSeason of) {
+        return guide.apply(of.way()).rate() * of.season().poorer();
+    }
+
     private StrikeRate rate(WayInSeason asked, Counted counted) {
+        double rate = guideRate(asked);
         List<StrikeRate.Summed> levels = new ArrayList<>();
         for (Batches level : levels(asked)) {
             if (level.closeness() == Closeness.OTHER_WAYS && !neighbours.isEmpty() && counted != Counted.FIRST_SIGN) {
@@ -462,22 +473,22 @@ public final class NurseryRecord {
             }
             StrikeRate.Sum sum = StrikeRate.Sum.NONE;
             for (WayGroup group : level.groups()) {
-                sum = sum.and(sum(group, asked.poorerThan(group.of()), counted));
+                sum = sum.and(sum(group, rate, counted));
             }
             levels.add(sum.at(level.closeness()));
         }
-        return StrikeRate.ofSums(
-                guide.apply(asked.way()).rate() * asked.season().poorer(), levels, spread.rho());
+        return StrikeRate.ofSums(rate, guide.apply(asked.way()).worth().rate(), levels, spread.rho());
     }
 
-    private StrikeRate.Sum sum(WayGroup group, double poorer, Counted counted) {
+    private StrikeRate.Sum sum(WayGroup group, double asked, Counted counted) {
+        double own = guideRate(group.of());
         boolean sign = counted == Counted.FIRST_SIGN;
         StrikeRate.Sum finished = kept(
                 past.sums,
-                new SumOf(group.of(), poorer, sign),
+                new SumOf(group.of(), asked, sign),
                 k -> group.finished().stream()
                         .map(b -> StrikeRate.Sum.of(
-                                (sign ? firstSignCount(b) : finishedCount(b)).inSeason(poorer),
+                                (sign ? firstSignCount(b) : finishedCount(b)).speakingFor(asked, own),
                                 b.counts(),
                                 spread.rho()))
                         .reduce(StrikeRate.Sum.NONE, StrikeRate.Sum::and));
@@ -485,10 +496,10 @@ public final class NurseryRecord {
                 ? finished
                 : finished.and(kept(
                         runningSums,
-                        new SumOf(group.of(), poorer, false),
+                        new SumOf(group.of(), asked, false),
                         k -> StrikeRate.Sum.of(
                                 ofRunning(group.running()).stream()
-                                        .map(c -> c.inSeason(poorer))
+                                        .map(c -> c.speakingFor(asked, own))
                                         .toList(),
                                 spread.rho())));
     }

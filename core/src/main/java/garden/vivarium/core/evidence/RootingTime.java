@@ -48,10 +48,15 @@ public record RootingTime(double guideMu, double shift, double unsure, double ta
 
     /** The guide's window, before any batch. */
     public static RootingTime ofGuide(Window window) {
+        return ofGuide(window, GUIDE_VARIANCE);
+    }
+
+    /** The same where ln(days) may be off by another variance, above 0. */
+    public static RootingTime ofGuide(Window window, double variance) {
         return new RootingTime(
                 window.mu(),
                 0,
-                GUIDE_VARIANCE,
+                variance,
                 SpeedSpread.withoutData().tau(),
                 guideWithin(window) * WithinSpread.withoutData(),
                 0);

@@ -9,20 +9,21 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
 
 /**
  * The mean strike rate of a way, as a Beta distribution, with what is borrowed from the guide and from neighbouring ways.
- * The guide's rate counts as four pieces. A batch of n counts as n ÷ (1 + (n−1)ρ) pieces. A level that has batches adds
- * them and hands its mean on to the next at strength s ÷ (1 + s/10), s = α + β. See “Strike rate, borrowed” in docs/science.md.
+ * The guide's rate counts as so many pieces as it is well known, and passes every level whole. A batch of n counts as
+ * n ÷ (1 + (n−1)ρ) pieces. A level that has batches adds them, and what batches have added so far, t pieces, is handed on to the next as
+ * t ÷ (1 + t/10). See “Strike rate, borrowed” in docs/science.md.
  *
  * @param alpha above 0
  * @param beta above 0
  * @param rho overdispersion it was reckoned with
  * @param guideRate the guide's rate
- * @param guideWeight what is left of the guide's four pieces in the answer
+ * @param guideWeight pieces that the guide's rate is worth in the answer
  * @param shares what each level with batches weighs in the answer, in pieces, widest first
  */
 public record StrikeRate(
         double alpha, double beta, double rho, double guideRate, double guideWeight, List<Share> shares) {
 
-    /** Pieces that the guide's rate is worth. */
+    /** Pieces that the guide's rate is worth where nobody has said how well it is known. */
     public static final double GUIDE_PIECES = 4;
 
     private static final double HANDED_ON = 10;
@@ -43,7 +44,12 @@ public record StrikeRate(
 
     /** The rate from the guide alone. */
     public static StrikeRate ofGuide(double guideRate, double rho) {
-        return of(guideRate, List.of(), rho);
+        return ofGuide(guideRate, GUIDE_PIECES, rho);
+    }
+
+    /** The same where the guide's rate is worth another number of pieces, above 0. */
+    public static StrikeRate ofGuide(double guideRate, double guidePieces, double rho) {
+        return of(guideRate, guidePieces, List.of(), rho);
     }
 
     /**
@@ -54,9 +60,14 @@ public record StrikeRate(
      * @param rho overdispersion of the nursery, 0 to 1
      */
     public static StrikeRate of(double guideRate, List<Level> levels, double rho) {
+        return of(guideRate, GUIDE_PIECES, levels, rho);
+    }
+
+    /** The same where the guide's rate is worth another number of pieces, above 0. */
+    public static StrikeRate of(double guideRate, double guidePieces, List<Level> levels, double rho) {
         return ofSums(
                 guideRate,
-                GUIDE_PIECES,
+                guidePieces,
                 levels.stream()
                         .map(l -> Sum.of(l.batches(), rho).at(l.closeness()))
                         .toList(),
@@ -97,38 +108,36 @@ public record StrikeRate(
     record Summed(Closeness closeness, Sum sum) {}
 
     /** The same of levels that are summed up already. */
-    static StrikeRate ofSums(double guideRate, List<Summed> levels, double rho) {
-        return ofSums(guideRate, GUIDE_PIECES, levels, rho);
-    }
-
-    /** The same where the guide's rate is worth another number of pieces, above 0. */
     static StrikeRate ofSums(double guideRate, double guidePieces, List<Summed> levels, double rho) {
         if (!(guideRate > 0) || !(guideRate < 1)) {
             throw new IllegalArgumentException("a guide rate lies between 0 and 1, not at " + guideRate);
         }
-        double alpha = guidePieces * guideRate;
-        double beta = guidePieces * (1 - guideRate);
-        double guideWeight = guidePieces;
+        double kept = 0;
+        double pieces = 0;
         List<Share> shares = new ArrayList<>();
         for (int i = 0; i < levels.size(); i++) {
             Sum level = levels.get(i).sum();
             if (level.batches() == 0) {
                 continue;
             }
-            alpha += level.kept();
-            beta += level.pieces() - level.kept();
+            kept += level.kept();
+            pieces += level.pieces();
             shares.add(new Share(
                     levels.get(i).closeness(), level.batches(), level.pieces(), level.kept() / level.pieces()));
             if (i < levels.size() - 1) {
-                double s = alpha + beta;
-                double shrink = 1 / (1 + s / HANDED_ON);
-                alpha *= shrink;
-                beta *= shrink;
-                guideWeight *= shrink;
+                double shrink = 1 / (1 + pieces / HANDED_ON);
+                kept *= shrink;
+                pieces *= shrink;
                 shares.replaceAll(e -> new Share(e.closeness(), e.batches(), e.weight() * shrink, e.rate()));
             }
         }
-        return new StrikeRate(alpha, beta, rho, guideRate, guideWeight, shares);
+        return new StrikeRate(
+                guidePieces * guideRate + kept,
+                guidePieces * (1 - guideRate) + pieces - kept,
+                rho,
+                guideRate,
+                guidePieces,
+                shares);
     }
 
     /** The mean, α ÷ (α + β). */
@@ -191,7 +200,7 @@ public record StrikeRate(
         steps.add(Statement.of(
                 Step.GUIDE,
                 "pieces",
-                GUIDE_PIECES,
+                guideWeight,
                 "alone",
                 shares.isEmpty(),
                 "rate",

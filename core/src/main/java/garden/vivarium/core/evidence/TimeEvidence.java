@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
 /**
@@ -23,6 +24,7 @@ final class TimeEvidence {
 
     private final Function<WayBatch, Tallies> milestone;
     private final Function<Way, Optional<Window>> guide;
+    private final ToDoubleFunction<Way> unsure;
     private final Function<WayBatch, NextBatch> rate;
     private final Map<Kind, List<WayBatch>> kinds;
     private final Map<WayBatch, Heard> heard;
@@ -60,6 +62,7 @@ final class TimeEvidence {
      * @param batches all batches
      * @param milestone the tallies that speak of it
      * @param guide the guide's window for it
+     * @param unsure variance of ln(days) around that window
      * @param rate a batch's rate, as known from finished batches
      * @param before the same of an earlier record, of which what still stands is kept; null for none
      */
@@ -67,10 +70,12 @@ final class TimeEvidence {
             List<WayBatch> batches,
             Function<WayBatch, Tallies> milestone,
             Function<Way, Optional<Window>> guide,
+            ToDoubleFunction<Way> unsure,
             Function<WayBatch, NextBatch> rate,
             TimeEvidence before) {
         this.milestone = milestone;
         this.guide = guide;
+        this.unsure = unsure;
         this.rate = rate;
         this.heard = new ConcurrentHashMap<>();
         this.told = new ConcurrentHashMap<>();
@@ -99,6 +104,7 @@ final class TimeEvidence {
     private TimeEvidence(TimeEvidence settled) {
         this.milestone = settled.milestone;
         this.guide = settled.guide;
+        this.unsure = settled.unsure;
         this.rate = settled.rate;
         this.heard = new ConcurrentHashMap<>();
         this.told = new ConcurrentHashMap<>();
@@ -163,7 +169,7 @@ final class TimeEvidence {
     Optional<RootingTime> time(WayInSeason asked, List<List<WayGroup>> levels, boolean finishedOnly) {
         return guide.apply(asked.way()).map(window -> {
             double tau = speed().tau();
-            double precision = 1 / RootingTime.GUIDE_VARIANCE;
+            double precision = 1 / unsure.applyAsDouble(asked.way());
             double weighted = 0;
             int batches = 0;
             for (int i = 0; i < levels.size(); i++) {

@@ -14,12 +14,8 @@ record WayInSeason(Way way, SeasonFactors season) {
         return new WayInSeason(batch.way(), batch.season());
     }
 
+    /** Whether both lie in season, or both out of it. */
     boolean isSameSeason(WayInSeason other) {
-        return season.isInSeason() == other.season().isInSeason();
-    }
-
-    /** Q: how much better or poorer the season asked about is than the other one. */
-    double poorerThan(WayInSeason other) {
-        return season.poorer() / other.season().poorer();
+        return season.isOut() == other.season().isOut();
     }
 }

@@ -64,23 +64,32 @@ public record Advice<W>(List<W> open, List<W> folded) {
 
     private record Keyed<W>(W way, Key key) {}
 
+    private static final int NOT_BORNE = 3;
+
     private record Key(int bearing, AdvisedWay way, double sureness) {
 
         static Key of(AdvisedWay way) {
             return new Key(bearing(way), way, way.sureness());
         }
 
-        /** 0 borne, 1 not counted, 2 not borne in the time, 3 not counted of a way that few start with. */
+        /**
+         * 0 borne, 1 all that there is, which is less sure, 2 not counted, 3 not borne in the time, 4 not counted of a way that few start with. What
+         * nobody counted goes after all that was.
+         */
         private static int bearing(AdvisedWay way) {
             if (way.plan().inTurn().isEmpty()) {
-                return 2;
+                return NOT_BORNE;
             }
-            return !way.plan().isUncounted() ? 0 : isOpen(way) ? 1 : 3;
+            if (!way.plan().isUncounted()) {
+                return way.plan().isAllThatThereIs() ? 1 : 0;
+            }
+            return isOpen(way) ? 2 : NOT_BORNE + 1;
         }
 
-        /** Of ways of which none gives what is wanted, the one that gives most of its pieces: 0 for others. */
+        /** Of ways of which none gives what is wanted as surely as is asked, the one that gives most: 0 for others. */
         double hopeless() {
-            return bearing == 2 ? -way.plan().season().strike().mean() : 0;
+            double each = -way.plan().season().strike().mean();
+            return bearing == NOT_BORNE ? each : bearing == 1 ? each * way.pieces() : 0;
         }
 
         /** 0 done well here, 1 usual, 2 possible, 3 done badly here. */

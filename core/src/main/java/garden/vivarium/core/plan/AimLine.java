@@ -26,6 +26,7 @@ import java.util.regex.Pattern;
  * @param due by when
  * @param sure in per cent
  * @param forWhom for whom or what; empty where that is not said
+ * @param until what plants are to be by then; empty where that is not said
  */
 public record AimLine(
         OptionalInt wanted,
@@ -34,7 +35,8 @@ public record AimLine(
         String plant,
         Optional<LocalDate> due,
         OptionalInt sure,
-        Optional<String> forWhom) {
+        Optional<String> forWhom,
+        Optional<DayAsked> until) {
 
     private static final int LONGEST = 200;
     private static final String MONTHS =
@@ -72,7 +74,7 @@ public record AimLine(
 
     /** Words of a line that say nothing of the plant. */
     private static final Pattern BESIDE = word(
-            "(?:as many as|gives?|by|sure|a dozen|one|two|three|four|five|six|seven|eight|nine|ten|twelve|please|i|we|want|need|rooted|settled|to sell|in one pot)");
+            "(?:as many as|gives?|by|sure|a dozen|one|two|three|four|five|six|seven|eight|nine|ten|twelve|please|i|we|want|need|rooted|plugs?|settled|potted up|potted|to sell|for sale|saleable|in one pot)");
 
     private static Pattern word(String inner) {
         return Pattern.compile("(?<![\\w-])" + inner + "(?![\\w%])");
@@ -170,7 +172,27 @@ public record AimLine(
         }
         Optional<String> occasion = forWhom.isPresent() ? forWhom : unreadOccasion(rest.toLowerCase(Locale.ROOT));
         return new AimLine(
-                wanted, asMany, codes, plant(lower, occasion), due, sure, due.isEmpty() ? occasion : forWhom);
+                wanted,
+                asMany,
+                codes,
+                plant(lower, occasion),
+                due,
+                sure,
+                due.isEmpty() ? occasion : forWhom,
+                until(lower));
+    }
+
+    private static final Pattern TO_SELL = word("(?:to sell|for sale|saleable)");
+    private static final Pattern SETTLED = word("(?:settled|potted(?: up)?)");
+    private static final Pattern ROOTED = word("(?:rooted|plugs?)");
+
+    /** The latest of the days that words ask for. */
+    private static Optional<DayAsked> until(String lower) {
+        return TO_SELL.matcher(lower).find()
+                ? Optional.of(DayAsked.TO_SELL)
+                : SETTLED.matcher(lower).find()
+                        ? Optional.of(DayAsked.SETTLED)
+                        : ROOTED.matcher(lower).find() ? Optional.of(DayAsked.ROOTED) : Optional.empty();
     }
 
     private static String cut(String text, Matcher m) {

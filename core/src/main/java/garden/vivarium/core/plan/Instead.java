@@ -34,7 +34,7 @@ public record Instead(
                 sure > 0 ? OptionalInt.of(sure) : OptionalInt.empty(),
                 bears == 0 ? 0 : plan.chance(bears),
                 bears == 0 ? Optional.empty() : plan.earliestDue(bears),
-                plan.earliestDue(plan.enough(plan.season())),
+                plan.earliestDue(plan.enough()),
                 plan.nextSeason(),
                 plan.take()
                         .filter(t -> t.pieces() > bears)

@@ -1,8 +1,11 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.evidence.RootingTime;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -17,8 +20,9 @@ final class StartChances {
     private final Outlook outlook;
     private final Aim aim;
     private final Setting setting;
-    private final Map<Boolean, ReadyChance.OfRate> rates = new ConcurrentHashMap<>();
-    private final Map<Boolean, ReadyChance.OfRate> roughRates = new ConcurrentHashMap<>();
+    private final Map<SeasonFactors, ReadyChance.OfRate> rates = new ConcurrentHashMap<>();
+    private final Map<SeasonFactors, ReadyChance.OfRate> roughRates = new ConcurrentHashMap<>();
+    private final Map<InSeason, OptionalInt> enough = new ConcurrentHashMap<>();
     private final Map<LocalDate, ReadyChance> days = new ConcurrentHashMap<>();
 
     StartChances(Outlook outlook, Aim aim, Setting setting) {
@@ -29,8 +33,7 @@ final class StartChances {
 
     /** The chances of pieces taken on a day to be young plants by the day due. */
     ReadyChance on(LocalDate day) {
-        return days.computeIfAbsent(
-                day, d -> ofRate(d).after(outlook.at(setting, d).ready(), outlook.daysToReady(d, aim.due())));
+        return days.computeIfAbsent(day, d -> ofRate(d).after(ready(d), outlook.daysToReady(d, aim.due())));
     }
 
     /** Whether pieces taken on a day make the aim with the confidence asked. */
@@ -38,20 +41,54 @@ final class StartChances {
         return on(day).atLeast(aim.pieces(), pieces, outlook.output()) >= aim.confidence();
     }
 
-    /** The least number to take on a day; empty where none would do. */
+    /** The least number to take on a day; empty where none would do, or only more than anybody would take. */
     Optional<TakeCount> least(LocalDate day) {
-        return TakeCount.least(on(day), outlook.output(), aim.pieces(), aim.confidence());
+        return least(day, aim.confidence());
     }
+
+    /** The same with another confidence. */
+    Optional<TakeCount> least(LocalDate day, double confidence) {
+        OptionalInt enough = enough(day, confidence);
+        // More than that is sought nowhere: it would be of no use.
+        return enough.isPresent() && on(day).atLeast(aim.pieces(), enough.getAsInt(), outlook.output()) >= confidence
+                ? TakeCount.least(on(day), outlook.output(), aim.pieces(), confidence)
+                : Optional.empty();
+    }
+
+    /** Twice the pieces that would do with all the time in the world, taken on a day; empty where none would. */
+    OptionalInt enough(LocalDate day) {
+        return enough(day, aim.confidence());
+    }
+
+    private OptionalInt enough(LocalDate day, double confidence) {
+        return enough.computeIfAbsent(
+                new InSeason(outlook.factors(setting, day), confidence),
+                s -> TakeCount.least(ofRate(day).withUnlimitedTime(), outlook.output(), aim.pieces(), confidence)
+                        .map(t -> OptionalInt.of(2 * t.pieces()))
+                        .orElse(OptionalInt.empty()));
+    }
+
+    /** A season, and how sure one wants to be. */
+    private record InSeason(SeasonFactors season, double confidence) {}
 
     /** The rate of pieces taken on a day. */
     ReadyChance.OfRate ofRate(LocalDate day) {
         return rates.computeIfAbsent(
-                isInSeason(day), in -> ReadyChance.of(outlook.nextBatch(outlook.at(setting, day))));
+                outlook.factors(setting, day), season -> ReadyChance.of(outlook.nextBatch(season)));
     }
 
     private ReadyChance.OfRate roughlyOfRate(LocalDate day) {
         return roughRates.computeIfAbsent(
-                isInSeason(day), in -> ReadyChance.roughly(outlook.nextBatch(outlook.at(setting, day))));
+                outlook.factors(setting, day), season -> ReadyChance.roughly(outlook.nextBatch(season)));
+    }
+
+    private RootingTime ready(LocalDate day) {
+        return outlook.ready(outlook.factors(setting, day));
+    }
+
+    /** How the season bears on pieces taken on a day. */
+    SeasonFactors season(LocalDate day) {
+        return outlook.factors(setting, day);
     }
 
     boolean isInSeason(LocalDate day) {
@@ -70,7 +107,7 @@ final class StartChances {
 
     private boolean isRoughlyGood(LocalDate day, int pieces) {
         return roughlyOfRate(day)
-                        .after(outlook.at(setting, day).ready(), outlook.daysToReady(day, aim.due()))
+                        .after(ready(day), outlook.daysToReady(day, aim.due()))
                         .atLeast(aim.pieces(), pieces, outlook.output())
                 >= aim.confidence();
     }
@@ -87,7 +124,6 @@ final class StartChances {
     }
 
     private boolean isEnough(ReadyChance.OfRate rate, LocalDate start, long days, int pieces) {
-        return rate.after(outlook.at(setting, start).ready(), days).atLeast(aim.pieces(), pieces, outlook.output())
-                >= aim.confidence();
+        return rate.after(ready(start), days).atLeast(aim.pieces(), pieces, outlook.output()) >= aim.confidence();
     }
 }

@@ -1,5 +1,6 @@
 package garden.vivarium.core.plan;
 
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -15,6 +16,8 @@ import java.util.stream.Stream;
  */
 public final class WayPlan {
 
+    private static final List<Double> CERTAINTIES = List.of(0.5, 0.75, 0.9);
+
     private final Outlook outlook;
     private final Aim aim;
     private final Setting setting;
@@ -23,6 +26,7 @@ public final class WayPlan {
     private final LocalDate start;
     private final int piecesAtMost;
     private final Optional<TakeCount> take;
+    private final Optional<TooSoon> tooSoon;
     private final Optional<LocalDate> lastSafeStart;
     private final Optional<InTurn> inTurn;
     private final StartChances chances;
@@ -35,10 +39,11 @@ public final class WayPlan {
         this.limit = stock.pieces();
         this.start = start;
         this.chances = new StartChances(outlook, aim, setting);
-        this.piecesAtMost = limit.orElseGet(() -> enough(outlook.inSeason()));
+        this.piecesAtMost = limit.orElseGet(() -> chances.enough(start).orElse(TakeCount.most(aim.pieces())));
         this.take = chances.least(start);
+        this.tooSoon = take.isPresent() ? Optional.empty() : tooSoonFor();
         this.lastSafeStart = latestStart();
-        this.inTurn = take.flatMap(this::cuts);
+        this.inTurn = take.flatMap(this::cuts).or(this::allThatThereIs);
     }
 
     /**
@@ -61,8 +66,9 @@ public final class WayPlan {
 
     /**
      * The cuts by which the aim can be met with what the stock bears: as few as do. Where there are several, as many pieces are
-     * cut in all as would be needed if all were cut on the worst of the days. Empty where no number would do, or more than it bears in
-     * the cuts that may be made.
+     * cut in all as would be needed if all were cut on the worst of the days. Where all that is counted falls short of the certainty asked, that
+     * is all of it at once, and how sure that is. Empty where no number would do, where nothing is left, or where nobody has counted and it
+     * is more than a large plant bears.
      */
     public Optional<InTurn> inTurn() {
         return inTurn;
@@ -92,6 +98,25 @@ public final class WayPlan {
             }
         }
         return Optional.empty();
+    }
+
+    /** All that was counted, where more would be needed: it is what there is, and not nothing. */
+    private Optional<InTurn> allThatThereIs() {
+        return take.isPresent() && limit.orElse(0) > 0
+                ? Optional.of(new InTurn(List.of(new InTurn.Cut(start, limit.getAsInt())), chance(limit.getAsInt())))
+                : Optional.empty();
+    }
+
+    /** Whether what it comes to is all that was counted, and less sure than was asked. */
+    public boolean isAllThatThereIs() {
+        return inTurn.isPresent() && inTurn.get().chance() < aim.confidence();
+    }
+
+    /** The largest number of young plants that the pieces of {@link #inTurn} give with a chance or a greater one, 0 and up. */
+    public int givesWith(double chance) {
+        return inTurn.map(t -> Supply.of(chances.on(start), t.pieces(), outlook.output(), aim.piecesPerPot())
+                        .surely(chance))
+                .orElse(0);
     }
 
     /** As much as can be had first, since what is cut sooner is ready sooner. */
@@ -126,7 +151,50 @@ public final class WayPlan {
         return limit.isEmpty();
     }
 
-    /** Least number of pieces to take when starting on {@link #start}; empty if no number would do. */
+    /**
+     * Why more pieces are no answer: the day due comes before pieces can be ready.
+     *
+     * @param most pieces beyond which nobody would go: twice what would do with all the time in the world, or all that was counted
+     * @param by first day by which they do; empty where none within two years
+     * @param sure young plants of which they are as sure by the day asked as was asked, 0 and up
+     */
+    public record TooSoon(int most, Optional<LocalDate> by, int sure) {}
+
+    /** That the day asked for is too soon, where it is; empty too where not even all the time in the world would do. */
+    public Optional<TooSoon> tooSoon() {
+        return tooSoon;
+    }
+
+    private Optional<TooSoon> tooSoonFor() {
+        return chances.enough(start).stream()
+                .map(most -> Math.min(most, limit.orElse(most)))
+                .filter(most -> most > 0)
+                .mapToObj(most -> new TooSoon(most, chances.earliestDue(start, most), sureOf(most)))
+                .findFirst();
+    }
+
+    /**
+     * How sure one may want to be, and what that takes.
+     *
+     * @param confidence as often as not, three times in four, nine times in ten
+     * @param take pieces; empty where the day is too soon for it
+     */
+    public record Certain(double confidence, Optional<TakeCount> take) {
+
+        /** The confidence in a hundred. */
+        public int percent() {
+            return (int) Math.round(100 * confidence);
+        }
+    }
+
+    /** The three certainties side by side. */
+    public List<Certain> certainties() {
+        return CERTAINTIES.stream()
+                .map(c -> new Certain(c, chances.least(start, c)))
+                .toList();
+    }
+
+    /** Least number of pieces to take when starting on {@link #start}; empty if no number would do, or the day is too soon. */
     public Optional<TakeCount> take() {
         return take;
     }
@@ -220,14 +288,8 @@ public final class WayPlan {
     }
 
     /** Twice the pieces that would do with all the time in the world: as many as anybody would take. */
-    int enough(SeasonOutlook when) {
-        return TakeCount.least(
-                        ReadyChance.of(outlook.nextBatch(when)).withUnlimitedTime(),
-                        outlook.output(),
-                        aim.pieces(),
-                        aim.confidence())
-                .map(t -> 2 * t.pieces())
-                .orElse(TakeCount.most(aim.pieces()));
+    int enough() {
+        return chances.enough(start).orElse(TakeCount.most(aim.pieces()));
     }
 
     /** The pieces that stand for the stock's limit in {@link #lastSafeStart}. */
@@ -311,8 +373,9 @@ public final class WayPlan {
         LocalDate end = aim.due();
         while (!end.isBefore(start)) {
             LocalDate begin = beginOfStretch(end);
-            if (chances.isGood(begin, piecesAtMost)) {
-                return Optional.of(chances.lastGood(begin, end, piecesAtMost));
+            int pieces = Math.min(piecesAtMost, chances.enough(begin).orElse(piecesAtMost));
+            if (chances.isGood(begin, pieces)) {
+                return Optional.of(chances.lastGood(begin, end, pieces));
             }
             end = begin.minusDays(1);
         }
@@ -320,9 +383,9 @@ public final class WayPlan {
     }
 
     private LocalDate beginOfStretch(LocalDate end) {
-        boolean in = isInSeason(end);
+        SeasonFactors season = chances.season(end);
         LocalDate day = end;
-        while (day.isAfter(start) && isInSeason(day.minusDays(1)) == in) {
+        while (day.isAfter(start) && chances.season(day.minusDays(1)).equals(season)) {
             day = day.minusDays(1);
         }
         return day;

@@ -6,7 +6,7 @@ import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.NextBatch;
 import garden.vivarium.core.evidence.RootingTime;
 import garden.vivarium.core.evidence.StrikeRate;
-import garden.vivarium.core.timing.Season;
+import garden.vivarium.core.timing.SeasonFactors;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -84,7 +84,7 @@ public final class WayWorking {
                 "left",
                 days));
         if (!plan.isInSeason()) {
-            Season s = outlook.season();
+            SeasonFactors s = outlook.factors(plan.setting(), start);
             steps.add(Statement.of(Step.OUT_OF_SEASON, "slower", s.slower(), "poorer", s.poorer()));
         }
         NextBatch rate = outlook.nextBatch(plan.season());
@@ -133,7 +133,9 @@ public final class WayWorking {
     }
 
     private static Statement leastThatDoes(WayPlan plan) {
-        int most = TakeCount.most(plan.aim().pieces());
+        int most = plan.tooSoon()
+                .map(WayPlan.TooSoon::most)
+                .orElseGet(() -> TakeCount.most(plan.aim().pieces()));
         return plan.take()
                 .map(t -> Statement.of(
                         Step.LEAST,
@@ -239,6 +241,7 @@ public final class WayWorking {
                         outlook.output(),
                         plan.aim().pieces(),
                         confidence)
-                .map(TakeCount::pieces);
+                .map(TakeCount::pieces)
+                .filter(n -> n <= plan.enough());
     }
 }

@@ -2,18 +2,18 @@ package garden.vivarium.core.timing;
 
 /** What kind of weather a place has. With the hemisphere it decides the season there. */
 public enum Climate {
-    OPEN("open air", true),
-    COLD("cold house", true),
-    HEATED("heated house", true),
-    LIT("lit room", false),
-    TROPICAL("tropics", false);
+    OPEN("open air", 1),
+    COLD("cold house", 1),
+    HEATED("heated house", 0.5),
+    LIT("lit room", 0),
+    TROPICAL("tropics", 0);
 
     private final String words;
-    private final boolean seasonal;
+    private final double share;
 
-    Climate(String words, boolean seasonal) {
+    Climate(String words, double share) {
         this.words = words;
-        this.seasonal = seasonal;
+        this.share = share;
     }
 
     public String words() {
@@ -22,6 +22,16 @@ public enum Climate {
 
     /** Whether stock and pieces there follow the year. Under lamps and in the tropics they do not. */
     public boolean seasonal() {
-        return seasonal;
+        return share > 0;
+    }
+
+    /** What of the season's cold and dark reaches pieces there, 0 to 1: warmth takes half of it, a lamp all. */
+    public double share() {
+        return share;
+    }
+
+    /** What of the season shows in the growth of stock plants there, 0 to 1: only lamps and the tropics keep them growing all year. */
+    public double shareOfMaterial() {
+        return seasonal() ? 1 : 0;
     }
 }

@@ -18,6 +18,11 @@ import java.util.TreeSet;
  */
 public record Season(Set<Month> months, double slower, double poorer, Of of) {
 
+    /** So many days outside its months a season holds in full. */
+    private static final double SLOPE_DAYS = 45;
+
+    private static final double STEPS = 16;
+
     /** What the months stand for: a shelter mends the want of warmth and light, and none makes ripe wood in spring. */
     public enum Of {
         /** The pieces themselves: dormant wood, soft growth, resting bulbs. */
@@ -50,19 +55,43 @@ public record Season(Set<Month> months, double slower, double poorer, Of of) {
         return months.isEmpty() || !climate.seasonal() || months.contains(northern(day.getMonth(), hemisphere));
     }
 
-    /** The factor on times for a batch stuck on the day: 1 in season, {@link #slower()} outside it. */
-    public double slowing(LocalDate day, Climate climate, Hemisphere hemisphere) {
-        return isIn(day, climate, hemisphere) ? 1 : slower;
+    /**
+     * How far a day is out of season, whatever the place: 0 in season; days to the nearer edge by 45, or by half the gap between two seasons
+     * where that is shorter; 1 from there on. In sixteenths.
+     */
+    public double away(LocalDate day, Hemisphere hemisphere) {
+        if (months.isEmpty() || months.contains(northern(day.getMonth(), hemisphere))) {
+            return 0;
+        }
+        int since = daysUntilSeason(day, hemisphere, -1);
+        int until = daysUntilSeason(day, hemisphere, 1);
+        double whole = Math.min(SLOPE_DAYS, (since + until - 1) / 2.0);
+        return Math.min(1, Math.round(STEPS * Math.min(since, until) / whole) / STEPS);
     }
 
-    /** The factor on the strike rate for a batch stuck on the day: 1 in season, {@link #poorer()} outside it. */
-    public double thinning(LocalDate day, Climate climate, Hemisphere hemisphere) {
-        return isIn(day, climate, hemisphere) ? 1 : poorer;
+    private int daysUntilSeason(LocalDate day, Hemisphere hemisphere, int step) {
+        int days = 0;
+        LocalDate at = day;
+        while (!months.contains(northern(at.getMonth(), hemisphere))) {
+            at = at.plusDays(step);
+            days++;
+        }
+        return days;
     }
 
-    /** Both factors for a batch stuck on the day. */
-    public SeasonFactors factors(LocalDate day, Climate climate, Hemisphere hemisphere) {
-        return isIn(day, climate, hemisphere) ? SeasonFactors.IN_SEASON : outside();
+    /**
+     * Both factors for a batch stuck on the day: slower^(cd) and poorer^(cd), d how far the day is out of season, c what of the season reaches
+     * it.
+     *
+     * @param climate of the place where it stands
+     * @param stock of the place where the stock plant stands
+     */
+    public SeasonFactors factors(LocalDate day, Climate climate, Climate stock, Hemisphere hemisphere) {
+        double share = of == Of.MATERIAL ? stock.shareOfMaterial() : climate.share();
+        double out = share * away(day, hemisphere);
+        return out == 0
+                ? SeasonFactors.IN_SEASON
+                : new SeasonFactors(Math.pow(slower, out), Math.pow(poorer, out), out);
     }
 
     /** Both factors out of season; 1 and 1 where there is no season. */

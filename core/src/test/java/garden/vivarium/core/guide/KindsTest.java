@@ -258,7 +258,8 @@ class KindsTest {
 
     @Test
     void daysThatAreAKindsOwnAreKnownAsItsRateIsAtTheMostWell() {
-        assertThat(kind("tradescantia").daysKnown("tip cutting")).isEqualTo(Certainty.WELL);
+        assertThat(kind("tradescantia").daysKnown("tip cutting")).isEqualTo(Certainty.PROVERBIAL);
+        assertThat(kind("plectranthus").daysKnown("tip cutting")).isEqualTo(Certainty.WELL);
         assertThat(kind("fuchsia").daysKnown("tip cutting")).isEqualTo(Certainty.FAIRLY);
         assertThat(kind("camellia").daysKnown("root piece")).isEqualTo(Certainty.THIN);
     }

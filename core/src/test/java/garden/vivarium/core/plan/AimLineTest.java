@@ -68,6 +68,21 @@ class AimLineTest {
         assertThat(read.wanted()).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "24 rooted skerry by 15 may, ROOTED, FUC-1",
+        "72 skerry plugs by 15 may, ROOTED, FUC-1",
+        "24 skerry potted by 15 may, SETTLED, FUC-1",
+        "24 skerry to sell by 15 may, TO_SELL, FUC-1"
+    })
+    void wordsSayWhatPlantsAreToBeByThen(String line, DayAsked until, String plant) {
+        AimLine read = AimLine.read(line, TODAY, CODES);
+
+        assertThat(read.until()).contains(until);
+        assertThat(STOCK.read(read.plant()).taken()).contains(plant);
+        assertThat(AimLine.read("24 skerry by 15 may", TODAY, CODES).until()).isEmpty();
+    }
+
     @Test
     void anyTextIsRead() {
         for (String line : List.of(

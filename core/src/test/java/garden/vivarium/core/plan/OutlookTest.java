@@ -103,14 +103,17 @@ class OutlookTest {
     }
 
     @Test
-    void aWarmerPlaceShortensTheDaysOfTheSeasonAndNoOthers() {
+    void whereItsWarmthIsKnownThePaceOfAPlaceAloneHolds() {
         Outlook usual = Outlook.ofGuide(GUIDE.protocol("tip-in-plugs").orElseThrow(), 0.08);
         Outlook warm = usual.paced(0.8);
 
         assertThat(warm.at(HOUSE, APRIL).ready().day(0.5))
                 .isCloseTo(usual.at(HOUSE, APRIL).ready().day(0.5) * 0.8, within(1e-9));
         assertThat(warm.at(HOUSE, DECEMBER).ready().day(0.5))
-                .isCloseTo(usual.at(HOUSE, DECEMBER).ready().day(0.5), within(1e-9));
+                .isCloseTo(usual.at(HOUSE, APRIL).ready().day(0.5) * 0.8, within(1e-9));
+        assertThat(warm.at(HOUSE, DECEMBER).strike().mean())
+                .as("warmth makes no pieces better")
+                .isEqualTo(usual.at(HOUSE, DECEMBER).strike().mean());
         assertThat(warm.at(HOUSE, APRIL).strike().mean())
                 .isEqualTo(usual.at(HOUSE, APRIL).strike().mean());
     }
@@ -165,7 +168,8 @@ class OutlookTest {
         assertThat(own.callus().orElseThrow().survival().mean())
                 .isCloseTo(guide.callus().orElseThrow().survival().mean(), within(1e-9));
         assertThat(own.in(SeasonFactors.IN_SEASON)).isSameAs(own.inSeason());
-        assertThat(own.in(protocol.material().season().outside())).isSameAs(own.outOfSeason());
+        assertThat(own.in(protocol.material().season().outside()))
+                .isSameAs(own.in(protocol.material().season().outside()));
 
         PlannedPieces planned = own.planned(
                 way,

@@ -67,8 +67,8 @@ class CodesAndSeasonsTest {
         assertThat(spring.isIn(april, Climate.OPEN, Hemisphere.SOUTH)).isFalse();
         assertThat(spring.isIn(october, Climate.HEATED, Hemisphere.SOUTH)).isTrue();
         assertThat(spring.isIn(october, Climate.LIT, Hemisphere.NORTH)).isTrue();
-        assertThat(spring.slowing(october, Climate.COLD, Hemisphere.NORTH)).isEqualTo(1.5);
-        assertThat(spring.thinning(october, Climate.COLD, Hemisphere.NORTH)).isEqualTo(0.8);
+        assertThat(spring.factors(october, Climate.COLD, Climate.COLD, Hemisphere.NORTH))
+                .isEqualTo(new SeasonFactors(1.5, 0.8));
         assertThat(spring.localMonths(Hemisphere.SOUTH)).containsExactly(Month.SEPTEMBER, Month.OCTOBER);
         assertThat(Season.allYear().isIn(october, Climate.OPEN, Hemisphere.NORTH))
                 .isTrue();

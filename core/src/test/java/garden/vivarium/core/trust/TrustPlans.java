@@ -9,7 +9,6 @@ import garden.vivarium.core.plan.PlannedPieces;
 import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.plan.SharedDoubt;
 import garden.vivarium.core.timing.SeasonFactors;
-import java.util.Optional;
 
 /** Plans of a simulated way, without callus and settling. */
 final class TrustPlans {
@@ -19,10 +18,8 @@ final class TrustPlans {
     private TrustPlans() {}
 
     static PlannedPieces pieces(Way way, NurseryRecord record, double days) {
-        Outlook outlook = Outlook.of(ANY, record, way);
-        SeasonOutlook season = outlook.inSeason();
-        Outlook alone =
-                new Outlook(season, season, Optional.empty(), Optional.empty(), outlook.output(), outlook.season());
+        SeasonOutlook season = Outlook.of(ANY, record, way).inSeason();
+        Outlook alone = Outlook.always(season);
         return alone.planned(
                 way,
                 s -> new SharedDoubt(
