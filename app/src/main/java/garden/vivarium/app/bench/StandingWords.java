@@ -64,14 +64,7 @@ class StandingWords {
         return new Standing(
                 Behind.Verdict.AHEAD,
                 words.say("standing.ahead", "figures", figures),
-                words.say(
-                        "standing.ahead.sentence",
-                        "day",
-                        last.day(),
-                        "figures",
-                        figures,
-                        "rarely",
-                        rarely(last.ready().head())),
+                words.say("standing.ahead.sentence", "day", last.day(), "figures", figures, "soon", last.soon()),
                 behind.working());
     }
 

@@ -94,7 +94,10 @@ class TaskFinder {
                     .map(days -> separate(k, days))
                     .orElseGet(() -> move(b)));
         }
-        k.unsettled().forEach(p -> tasks.add(settle(k, p)));
+        // Where ready is settled already there is nothing to wait for.
+        if (k.outlook().settleDays() > 0) {
+            k.unsettled().forEach(p -> tasks.add(settle(k, p)));
+        }
         if (b.counts().pending() > 0) {
             Optional<GiveUp> stalled = k.now().map(GiveUp::of).filter(g -> g.pieces() > 0);
             stalled.ifPresent(g -> tasks.add(giveUp(k, g)));
@@ -232,8 +235,11 @@ class TaskFinder {
                         Statement.of(Step.LIMIT, "days", limit, "by", by)));
     }
 
+    /** Nothing has settled before. */
+    private static final int SOONEST_SETTLED = 5;
+
     private Task settle(BatchFacts k, PottingView p) {
-        int days = Math.max(1, k.outlook().settleDays());
+        int days = Math.max(SOONEST_SETTLED, k.outlook().settleDays());
         LocalDate due = p.movedOn().plusDays(days);
         return new Task(
                 Task.Kind.SETTLE,
@@ -280,7 +286,7 @@ class TaskFinder {
                             "age",
                             age,
                             "seen",
-                            k.seen(),
+                            Math.min(k.seen(), age),
                             "day",
                             day,
                             "inTen",
@@ -290,7 +296,7 @@ class TaskFinder {
                             "age",
                             age,
                             "seen",
-                            k.seen(),
+                            Math.min(k.seen(), age),
                             "day",
                             day,
                             "inAHundred",
@@ -324,7 +330,7 @@ class TaskFinder {
                 "age",
                 age,
                 "seen",
-                k.seen(),
+                Math.min(k.seen(), age),
                 "from",
                 Math.round(window.d10()),
                 "to",

@@ -199,6 +199,14 @@ public class CareBook {
         cares.saveAll(all);
     }
 
+    /** Puts something down that is to be done on a day. */
+    @Transactional
+    public void plan(Subject subject, String what, LocalDate day) {
+        Care care = new Care(subject, what, null, null, UUID.randomUUID(), today.now());
+        care.due(day);
+        cares.save(care);
+    }
+
     /** What is due by the day and not done. */
     @Transactional(readOnly = true)
     public List<CareView> due(LocalDate day) {

@@ -61,6 +61,7 @@ class DivideController {
             @RequestParam(required = false) String sure,
             @RequestParam(required = false) String away,
             @RequestParam(required = false) String step,
+            @RequestParam(required = false) String cuts,
             Model model) {
         StockPlantView plant = divisions.plant(id);
         Form of = form == null ? Form.of(plant.plant().group(), plant.plant().kind()) : form;
@@ -74,6 +75,7 @@ class DivideController {
         model.addAttribute("sure", sure == null ? SURE : sure);
         model.addAttribute("away", away == null ? 1 : away);
         model.addAttribute("step", step == null ? says.typed(of.step()) : step);
+        model.addAttribute("cuts", cuts == null ? "" : cuts);
         model.addAttribute("places", stock.places());
         model.addAttribute("photos", photos.ofStock(id));
         model.addAttribute("done", divisions.done(id));
@@ -85,7 +87,7 @@ class DivideController {
                         .orElseGet(() -> guide.caution("blade").stream().toList()));
         if (drawn != null || form != null) {
             try {
-                model.addAttribute("sheet", divisions.judge(plant, asked(drawn, of, sure, away, step)));
+                model.addAttribute("sheet", divisions.judge(plant, asked(drawn, of, sure, away, step, cuts)));
             } catch (InvalidField wrong) {
                 model.addAttribute("wrong", wrong.field());
                 model.addAttribute("why", wrong.getMessage());
@@ -95,25 +97,28 @@ class DivideController {
     }
 
     /** The same page with the same drawing, where something was refused. */
-    private static String again(UUID id, String drawn, Form form, String sure, String away, String step) {
+    private static String again(UUID id, String drawn, Form form, String sure, String away, String step, String cuts) {
         return UriComponentsBuilder.fromPath("/stock/{id}/divide")
                 .queryParam("drawn", "{drawn}")
                 .queryParam("form", form)
                 .queryParam("sure", "{sure}")
                 .queryParam("away", "{away}")
                 .queryParam("step", "{step}")
+                .queryParam("cuts", "{cuts}")
                 .encode()
-                .buildAndExpand(id, drawn, sure, away, step)
+                .buildAndExpand(id, drawn, sure, away, step, cuts == null ? "" : cuts)
                 .toUriString();
     }
 
-    private static Divisions.Asked asked(String drawn, Form form, String sure, String away, String step) {
+    private static Divisions.Asked asked(String drawn, Form form, String sure, String away, String step, String cuts) {
+        Drawn read = Drawn.read(drawn);
         return new Divisions.Asked(
-                Drawn.read(drawn),
+                read,
                 form,
                 (int) within("sure", Figures.decimal("sure", sure), SURE, 10, 99),
                 (int) within("away", Figures.decimal("away", away), 1, 1, 40),
-                within("step", Figures.decimal("step", step), form.step(), 0.5, 50));
+                within("step", Figures.decimal("step", step), form.step(), 0.5, 50),
+                read.cuts(cuts));
     }
 
     private static double within(String field, Double typed, double usual, double least, double most) {
@@ -133,6 +138,7 @@ class DivideController {
             @RequestParam(required = false) String sure,
             @RequestParam(required = false) String away,
             @RequestParam(required = false) String step,
+            @RequestParam(required = false) String cuts,
             @RequestParam int card,
             @RequestParam(required = false) String protocol,
             @RequestParam LocalDate dividedOn,
@@ -141,10 +147,10 @@ class DivideController {
             @RequestParam(required = false) String reason,
             @RequestParam(defaultValue = "false") boolean labelled,
             RedirectAttributes next) {
-        return FormActions.runAndGo(next, again(id, drawn, form, sure, away, step), () -> {
+        return FormActions.runAndGo(next, again(id, drawn, form, sure, away, step, cuts), () -> {
             BatchView batch = divisions.divide(
                     id,
-                    asked(drawn, form, sure, away, step),
+                    asked(drawn, form, sure, away, step, cuts),
                     new Divisions.Order(card, protocol, dividedOn, place, keep, reason));
             if (labelled) {
                 next.addFlashAttribute(

@@ -21,6 +21,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.divide.Choices;
 import garden.vivarium.core.divide.Division;
 import garden.vivarium.core.divide.Form;
+import garden.vivarium.core.divide.Tie;
 import garden.vivarium.core.divide.Worth;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
@@ -86,8 +87,9 @@ class Divisions {
      * @param sure the least chance of a sure piece, in per cent
      * @param away how many are for others where the best is kept
      * @param stepCm from one growth to the next
+     * @param cuts ties that somebody would cut themselves; mostly none
      */
-    record Asked(Drawn drawn, Form form, int sure, int away, double stepCm) {}
+    record Asked(Drawn drawn, Form form, int sure, int away, double stepCm, List<Tie> cuts) {}
 
     /** The plant that is to be divided. */
     @Transactional(readOnly = true)
@@ -115,19 +117,28 @@ class Divisions {
     /** Judges every division of the plant as it was drawn. */
     @Transactional(readOnly = true)
     DivideSheet judge(StockPlantView plant, Asked asked) {
-        double factor = factor(plant);
-        Worth worth = asked.form().worth().scaled(factor);
-        List<Choices.Choice> choices = Choices.of(asked.drawn().plant(), worth, asked.sure() / 100.0, asked.away());
+        Worth worth = worth(plant, asked.form());
+        List<Choices.Choice> choices =
+                new ArrayList<>(Choices.of(asked.drawn().plant(), worth, asked.sure() / 100.0, asked.away()));
+        if (!asked.cuts().isEmpty()) {
+            choices.add(
+                    0,
+                    Choices.own(asked.drawn().plant(), worth, asked.cuts())
+                            .orElseThrow(() -> new InvalidField("cuts", Messages.text("Divisions.own.cuts"))));
+        }
         List<DivideSheet.Card> cards = new ArrayList<>();
         for (Choices.Choice choice : choices) {
             cards.add(card(cards.size(), choice, asked));
         }
         return new DivideSheet(
-                worth, factor, Choices.against(asked.drawn().plant(), worth, state(plant), when(plant)), cards);
+                worth,
+                worth.failing(),
+                Choices.against(asked.drawn().plant(), worth, state(plant), when(plant)),
+                cards);
     }
 
-    /** Divisions of this plant's kind that took here, beside what the guide expects; 1 where none is known. */
-    private double factor(StockPlantView plant) {
+    /** What pieces are worth by custom, and by divisions of this plant and its like that took here. */
+    private Worth worth(StockPlantView plant, Form form) {
         NurseryRecord record = evidence.record();
         return ways(plant).stream()
                 .findFirst()
@@ -137,9 +148,10 @@ class Divisions {
                         p.medium(),
                         String.join(";", p.technique().treatment()),
                         Way.Own.of(p.key(), p.version())))
-                .filter(w -> record.guide(w).rate() > 0)
-                .map(w -> record.strike(w).mean() / record.guide(w).rate())
-                .orElse(1.0);
+                .filter(w -> !record.strike(w).shares().isEmpty())
+                .map(w -> form.worth()
+                        .byRecord(record.strike(w).mean(), record.guide(w).rate()))
+                .orElse(form.worth());
     }
 
     private static Choices.State state(StockPlantView plant) {

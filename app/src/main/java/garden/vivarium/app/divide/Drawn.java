@@ -25,6 +25,34 @@ record Drawn(String text, Lying plant) {
     private static final Pattern GROWTH = Pattern.compile("(\\d{1,3}),-?\\d{1,4},-?\\d{1,4},([rlfd]*)");
     private static final Pattern TIE = Pattern.compile("(\\d{1,3})-(\\d{1,3})");
 
+    private static Tie tie(Matcher found) {
+        return Tie.between(Integer.parseInt(found.group(1)), Integer.parseInt(found.group(2)));
+    }
+
+    /**
+     * Reads cuts as somebody writes them: "4-5, 7-8".
+     *
+     * @throws InvalidField if one is no cut between two growths that hang together
+     */
+    List<Tie> cuts(String typed) {
+        if (typed == null || typed.isBlank()) {
+            return List.of();
+        }
+        List<Tie> cuts = new ArrayList<>();
+        for (String each : typed.strip().split("[,;\\s]+")) {
+            Matcher found = TIE.matcher(each);
+            if (typed.length() > LONGEST || !found.matches() || found.group(1).equals(found.group(2))) {
+                throw new InvalidField("cuts", Messages.text("Divisions.cuts.typed", "typed", each));
+            }
+            Tie tie = tie(found);
+            if (!plant.ties().contains(tie)) {
+                throw new InvalidField("cuts", Messages.text("Divisions.cuts.none", "a", tie.a(), "b", tie.b()));
+            }
+            cuts.add(tie);
+        }
+        return cuts;
+    }
+
     /**
      * Reads a drawing.
      *
@@ -53,7 +81,7 @@ record Drawn(String text, Lying plant) {
         if (parts.length > 1 && !parts[1].isBlank()) {
             for (String each : parts[1].split(",")) {
                 Matcher found = matched(TIE, each);
-                ties.add(Tie.between(Integer.parseInt(found.group(1)), Integer.parseInt(found.group(2))));
+                ties.add(tie(found));
             }
         }
         try {

@@ -76,6 +76,11 @@ class WhyFirst {
                 "commonest",
                 advised.offered().rank() == 0,
                 "share",
-                first.plan().season().strike().mean());
+                advised.guideRate(),
+                "now",
+                Math.round(100 * first.plan().season().strike().mean()),
+                "same",
+                Math.round(100 * advised.guideRate())
+                        == Math.round(100 * first.plan().season().strike().mean()));
     }
 }

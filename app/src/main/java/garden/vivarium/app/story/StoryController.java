@@ -48,6 +48,7 @@ class StoryController {
     private final Stock stock;
     private final StockCounts counts;
     private final StockCare stockCare;
+    private final StockPotting potting;
     private final Corrections corrections;
     private final Guide guide;
     private final Sorts sorts;
@@ -61,6 +62,7 @@ class StoryController {
             Stock stock,
             StockCounts counts,
             StockCare stockCare,
+            StockPotting potting,
             Corrections corrections,
             Guide guide,
             Sorts sorts,
@@ -72,6 +74,7 @@ class StoryController {
         this.stock = stock;
         this.counts = counts;
         this.stockCare = stockCare;
+        this.potting = potting;
         this.corrections = corrections;
         this.guide = guide;
         this.sorts = sorts;
@@ -93,6 +96,9 @@ class StoryController {
         model.addAttribute("acts", CareAct.values());
         model.addAttribute("states", StockState.values());
         model.addAttribute("pests", Quarantine.Pest.values());
+        model.addAttribute("potting", potting.proposed(sheet.plant().plant()).orElse(null));
+        model.addAttribute("whys", StockPotting.Why.values());
+        model.addAttribute("bags", guide.caution("compost").stream().toList());
         return "story/sheet";
     }
 
@@ -169,6 +175,17 @@ class StoryController {
             }
             return Messages.text("StoryController.cut", "pieces", pieces);
         });
+    }
+
+    @PostMapping("/pot")
+    String pot(
+            @PathVariable UUID id,
+            @RequestParam StockPotting.Why why,
+            @RequestParam int acrossCm,
+            @RequestParam(required = false) String mix,
+            @RequestParam LocalDate pottedOn,
+            RedirectAttributes next) {
+        return FormActions.run(next, "/stock/" + id, () -> potting.pot(id, why, acrossCm, mix, pottedOn));
     }
 
     @PostMapping("/quarantine")

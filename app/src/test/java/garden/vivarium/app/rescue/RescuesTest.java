@@ -27,7 +27,7 @@ class RescuesTest extends AtANursery {
     @Test
     void aRescueSpreadsWhatThereIsAndItsPlansAreCommitted() {
         var philodendron = plant("Philodendron ‘Hawser’", "climbing-aroid", 8);
-        List<Section> sections = rescues.sections(philodendron);
+        List<Section> sections = in(() -> rescues.sections(philodendron));
         assertThat(sections).contains(Section.TIP, Section.BARE);
 
         List<Rescues.Choice> choices =

@@ -55,8 +55,8 @@ class AwayTest extends AtANursery {
         Protocol water = guide.protocol("tip-in-water").orElseThrow();
         // Some may be ready while nobody is here, and the limit passes before the return.
         int first = (int) Math.round(water.ready().days().d10());
-        BatchView batch = running("tip-in-water", 20, Math.max(1, first - 6));
-        LocalDate back = FROM.plusDays(water.course().tooLong() + 20L);
+        BatchView batch = running("tip-in-water", 20, 1);
+        LocalDate back = FROM.plusDays(first + water.course().tooLong() + 20L);
 
         Away.Outlook found = in(() -> away.judge(FROM, back));
         assertThat(found.suffers())

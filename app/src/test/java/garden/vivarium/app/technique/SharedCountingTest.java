@@ -30,7 +30,7 @@ class SharedCountingTest extends AtANursery {
     }
 
     @Test
-    void whatOneHouseSharesWidensTheNextBatchFromTheNextNightOn() {
+    void whatOneHouseSharesTellsLessFromTheNextNightOn() {
         UUID good = in(() -> stock.placeNamed("North house", Climate.HEATED).id());
         UUID bad = in(() -> stock.placeNamed("South house", Climate.HEATED).id());
         for (int i = 0; i < 12; i++) {
@@ -46,9 +46,12 @@ class SharedCountingTest extends AtANursery {
 
         nights.due();
         StrikeRate after = in(() -> evidence.record().strike(way));
-        assertThat(after.nextBatch().variance())
-                .isGreaterThan(before.nextBatch().variance());
-        assertThat(after.alpha() + after.beta()).isLessThan(before.alpha() + before.beta());
+        assertThat(after.alpha() + after.beta())
+                .as("they tell of fewer pieces")
+                .isLessThan(before.alpha() + before.beta());
+        assertThat(Math.abs(after.mean() - after.guideRate()))
+                .as("and the guide counts for more beside them")
+                .isLessThan(Math.abs(before.mean() - before.guideRate()));
 
         nights.due();
         assertThat(in(() -> evidence.record().strike(way)))

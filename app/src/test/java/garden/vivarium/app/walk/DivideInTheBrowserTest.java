@@ -73,7 +73,20 @@ class DivideInTheBrowserTest extends AtThePages {
                         "2 for others, the best for yourself",
                         "Most pieces that are sure",
                         "Most plants",
+                        "Two halves",
                         "Soonest in flower; left whole");
+        assertThat(browser.texts(".divide-card").get(4))
+                .as("undisturbed it is certain")
+                .contains("100%");
+        browser.type("cuts", "3-5");
+        browser.press("#draw button.main");
+        browser.untilText(".error", "3 and 5 do not hold together directly");
+        browser.type("cuts", "2-3, 7-8");
+        browser.press("#draw button.main");
+        browser.untilText(".divide-card h3", "As you would cut it");
+        browser.type("cuts", "");
+        browser.press("#draw button.main");
+        browser.until(d -> !browser.texts(".divide-card h3").contains("As you would cut it"));
         String sure = browser.texts(".divide-card").get(1);
         assertThat(sure)
                 .contains(

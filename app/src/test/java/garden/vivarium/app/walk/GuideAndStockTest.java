@@ -253,4 +253,19 @@ class GuideAndStockTest extends AtThePages {
     private static String errorOf(String field) {
         return "[id='%s-error']".formatted(field);
     }
+
+    @Test
+    void aStockPlantIsPottedAndItsFirstFeedComesOnTheRound() {
+        StockPlantView pothos = in(() -> Growing.stockPlant(stock, "Sage ‘Ballast’"));
+        browser.open("/stock/" + pothos.id());
+        browser.press("#pot-it summary");
+        assertThat(browser.text("#pot-it")).contains("feed weakly after");
+        browser.type("acrossCm", "18");
+        browser.press("#pot-it button");
+        browser.untilText(".said", "is potted in 18 cm");
+        assertThat(browser.text("section[aria-labelledby=care]"))
+                .contains("potted, just received: 18 cm")
+                .contains("first weak feed after potting")
+                .contains("due");
+    }
 }

@@ -75,20 +75,22 @@ class KindsInTheBrowserTest extends AtThePages {
     }
 
     @Test
-    void whatIsNotBorneHasNoHeadlineAndNoButton() {
+    void whatIsBorneIsTheAnswerWhereMoreWasWanted() {
         StockPlantView plant = plant("Fuchsia ‘Low Water’", "soft", 60);
         StockPlantView sister = plant("Fuchsia ‘Low Water’", "soft", 40);
         browser.open("/plan?stock=" + plant.id() + "&wanted=1200&due=2027-06-01&sure=90");
 
         assertThat(browser.text("#cannot"))
-                .contains("This cannot be done")
-                .contains("bears 60 shoot tips")
+                .contains("All that there is.")
+                .contains("60 shoot tips: ")
                 .contains("Fewer: ")
                 .contains("Another stock plant: " + sister.code() + " bears 40 shoot tips more")
                 .contains("Buy in: ")
                 .contains("Build up: ");
-        assertThat(browser.count("button[data-key=c]")).isZero();
-        assertThat(browser.texts("dt")).doesNotContain("Take");
+        assertThat(browser.count("button[data-key=c]")).isOne();
+        assertThat(browser.text("dl.answers dd a.num"))
+                .as("all of it, and no more")
+                .isEqualTo("60");
 
         browser.press("details:has(#have) summary");
         browser.type("have", "1900");

@@ -24,6 +24,10 @@ public final class Choices {
         SOON_IN_FLOWER,
         /** So many for others and the best for oneself. */
         BEST_KEPT,
+        /** Two halves as even as can be. */
+        HALVES,
+        /** As somebody would cut it themselves. */
+        OWN_CUTS,
         /** Left whole. */
         WHOLE
     }
@@ -67,6 +71,7 @@ public final class Choices {
         add(found, Purpose.SURE_PIECES, Divider.best(plant, worth, Ask.sure(sure)));
         add(found, Purpose.SOON_IN_FLOWER, Divider.best(plant, worth, Ask.of(Ask.Aim.SOON_IN_FLOWER)));
         add(found, Purpose.MOST_PLANTS, Divider.best(plant, worth, Ask.of(Ask.Aim.MOST_PLANTS)));
+        add(found, Purpose.HALVES, halves(plant, worth));
         add(found, Purpose.WHOLE, Optional.of(whole(plant, worth)));
         return found.entrySet().stream()
                 .map(e -> new Choice(e.getValue(), e.getKey()))
@@ -74,8 +79,47 @@ public final class Choices {
                 .toList();
     }
 
+    /**
+     * A plant as somebody would cut it themselves, judged.
+     *
+     * @param cuts ties that they would cut
+     * @return empty where nothing comes apart by that
+     */
+    public static Optional<Choice> own(Lying plant, Worth worth, List<Tie> cuts) {
+        int[] of = plant.partedBy(cuts);
+        Division division = new Cutting(plant, worth).division(of);
+        return division.pieces().size() < 2
+                ? Optional.empty()
+                : Optional.of(new Choice(List.of(Purpose.OWN_CUTS), division));
+    }
+
+    /** Two living pieces as even as can be, by one tie or by two; of those the one whose weaker piece is the surer. */
+    private static Optional<Division> halves(Lying plant, Worth worth) {
+        Cutting cutting = new Cutting(plant, worth);
+        List<Tie> ties = plant.ties();
+        List<Division> halves = new ArrayList<>();
+        for (int i = 0; i < ties.size(); i++) {
+            for (int j = i; j < ties.size(); j++) {
+                Division two = cutting.division(plant.partedBy(List.of(ties.get(i), ties.get(j))));
+                if (two.pieces().size() == 2) {
+                    halves.add(two);
+                }
+            }
+        }
+        return halves.stream()
+                .min(Comparator.comparingInt(Choices::uneven)
+                        .thenComparing(d -> -d.leastSure())
+                        .thenComparing(d -> d.cuts().size()));
+    }
+
+    private static int uneven(Division two) {
+        return Math.abs(two.pieces().get(0).living() - two.pieces().get(1).living());
+    }
+
     private static void add(Map<Division, List<Purpose>> found, Purpose purpose, Optional<Division> division) {
-        division.ifPresent(d -> found.computeIfAbsent(d, k -> new ArrayList<>()).add(purpose));
+        // What is left whole is not disturbed at all.
+        division.map(d -> d.isUndivided() ? d.undisturbed() : d)
+                .ifPresent(d -> found.computeIfAbsent(d, k -> new ArrayList<>()).add(purpose));
     }
 
     private static Division whole(Lying plant, Worth worth) {

@@ -33,6 +33,15 @@ public record Division(List<Piece> pieces, List<Tie> cuts, int kept) {
         public Piece {
             growths = List.copyOf(growths);
         }
+
+        private Piece undisturbed() {
+            return new Piece(growths, living, rooted, lead, leaf, 1, seasons);
+        }
+    }
+
+    /** The same not even lifted: that it lives on is certain. */
+    Division undisturbed() {
+        return new Division(pieces.stream().map(Piece::undisturbed).toList(), cuts, kept);
     }
 
     /** Plants to be expected of it. */

@@ -5,20 +5,22 @@ package garden.vivarium.core.divide;
  * are the customs of growers; the chances are this project's own round figures.
  */
 public enum Form {
-    /** A rhizome that creeps, a growth a season: orchids with bulbs, gingers. */
+    /** A rhizome that creeps, a growth a season: orchids with bulbs or canes. */
     CREEPING("growth", "growths", new Worth(2, 0.75, 4, 0.95), 3),
+    /** A rhizome that grows slowly, each growth with roots of its own: gingers, cast-iron plants. */
+    SLOW_RHIZOME("growth", "growths", new Worth(1, 0.85, 3, 0.95), 4),
     /** Fans on a thick rhizome: bearded irises. */
-    RHIZOME_FANS("fan", "fans", new Worth(1, 0.8, 2, 0.95), 5),
+    RHIZOME_FANS("fan", "fans", new Worth(1, 0.9, 2, 0.96), 5),
     /** Crowns of a clump: hostas, primulas. */
-    CROWNS("crown", "crowns", new Worth(1, 0.8, 3, 0.97), 4),
+    CROWNS("crown", "crowns", new Worth(1, 0.92, 3, 0.97), 4),
     /** Fans of a clump: daylilies. */
-    FANS("fan", "fans", new Worth(1, 0.85, 3, 0.97), 4),
+    FANS("fan", "fans", new Worth(1, 0.9, 2, 0.96), 4),
     /** Shoots of a fibrous clump: asters, grasses. */
     SHOOTS("shoot", "shoots", new Worth(3, 0.85, 6, 0.97), 2),
     /** Eyes of a tuber. */
-    EYES("eye", "eyes", new Worth(1, 0.7, 2, 0.9), 5),
+    EYES("eye", "eyes", new Worth(1, 0.8, 2, 0.93), 5),
     /** A bulb with its offsets. */
-    BULBS("bulb", "bulbs", new Worth(1, 0.85, 2, 0.95), 5);
+    BULBS("bulb", "bulbs", new Worth(1, 0.9, 2, 0.97), 5);
 
     private static final int[] POTS = {7, 9, 11, 13, 15, 18, 21, 25, 30};
 
@@ -68,7 +70,8 @@ public enum Form {
             return FANS;
         }
         return switch (group) {
-            case "clumping-orchid", "single-orchid", "rhizome" -> CREEPING;
+            case "clumping-orchid", "single-orchid" -> CREEPING;
+            case "rhizome" -> SLOW_RHIZOME;
             case "bulb" -> BULBS;
             default -> CROWNS;
         };

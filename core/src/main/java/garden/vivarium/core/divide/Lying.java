@@ -1,6 +1,8 @@
 package garden.vivarium.core.divide;
 
 import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
@@ -69,6 +71,27 @@ public record Lying(List<Growth> growths, List<Tie> ties) {
     /** Whether it is a line or a tree: no growth is tied to another by two ways. */
     public boolean isTree() {
         return ties.size() == growths.size() - 1;
+    }
+
+    /** The piece that each growth goes to where these ties are cut, by its lowest growth. */
+    int[] partedBy(Collection<Tie> cuts) {
+        int[] of = new int[growths.size()];
+        List<Integer> numbers = growths.stream().map(Growth::number).toList();
+        Arrays.setAll(of, i -> i);
+        boolean moved = true;
+        while (moved) {
+            moved = false;
+            for (Tie t : ties) {
+                int a = numbers.indexOf(t.a());
+                int b = numbers.indexOf(t.b());
+                if (!cuts.contains(t) && of[a] != of[b]) {
+                    of[Math.max(a, b)] = Math.min(of[a], of[b]);
+                    of[Math.min(a, b)] = Math.min(of[a], of[b]);
+                    moved = true;
+                }
+            }
+        }
+        return of;
     }
 
     /** Growths that live. */

@@ -9,8 +9,16 @@ package garden.vivarium.core.divide;
  * @param leastChance that it takes, above 0 and up to 1
  * @param comfortable growths of a piece that hardly notices, above {@code least}
  * @param comfortableChance that it takes, {@code leastChance} and up to 1
+ * @param failing by what the odds of failing are multiplied, as this nursery's own record has it: ¼ to 4, 1 without one
  */
-public record Worth(int least, double leastChance, int comfortable, double comfortableChance) {
+public record Worth(int least, double leastChance, int comfortable, double comfortableChance, double failing) {
+
+    private static final double MOST_FAILING = 4;
+
+    /** By custom, before a nursery has divided any. */
+    public Worth(int least, double leastChance, int comfortable, double comfortableChance) {
+        this(least, leastChance, comfortable, comfortableChance, 1);
+    }
 
     private static final double NO_ROOTS = 0.6;
     private static final double FEW_ROOTS = 0.85;
@@ -41,7 +49,8 @@ public record Worth(int least, double leastChance, int comfortable, double comfo
                         + (comfortableChance - leastChance)
                                 * Math.min(1, (growths - least) / (double) (comfortable - least));
         double byRoots = rooted == 0 ? NO_ROOTS : 2 * rooted < growths ? FEW_ROOTS : 1;
-        return byGrowths * byRoots * (lead ? 1 : NO_LEAD) * (leaf ? 1 : NO_LEAF);
+        double custom = byGrowths * byRoots * (lead ? 1 : NO_LEAD) * (leaf ? 1 : NO_LEAF);
+        return failing == 1 || custom == 1 ? custom : 1 / (1 + failing * (1 - custom) / custom);
     }
 
     /** Seasons until a piece flowers that is divided now: none for a comfortable one with a growing point. */
@@ -50,12 +59,19 @@ public record Worth(int least, double leastChance, int comfortable, double comfo
     }
 
     /**
-     * As this nursery's own record has it.
+     * As this nursery's own record has it, which bears on the failures alone: the odds of failing are multiplied by its own odds of failing over
+     * the guide's, between ¼ and 4.
      *
-     * @param factor its rate over the rate that stands here, above 0
+     * @param own its own rate, 0 to 1, both excluded
+     * @param guide what the guide says, likewise
      */
-    public Worth scaled(double factor) {
-        double most = Math.min(0.99, comfortableChance * factor);
-        return new Worth(least, Math.min(most, leastChance * factor), comfortable, most);
+    public Worth byRecord(double own, double guide) {
+        double ratio = (1 - own) / own / ((1 - guide) / guide);
+        return new Worth(
+                least,
+                leastChance,
+                comfortable,
+                comfortableChance,
+                Math.max(1 / MOST_FAILING, Math.min(MOST_FAILING, ratio)));
     }
 }

@@ -23,7 +23,7 @@ import java.util.SortedMap;
  * <p><b>Few</b>: the chance of so few or fewer at their milestone is below 0.03 at two looks running, or 0.006 at one. <b>Slow</b>:
  * what was seen is fifteen times as likely, or more, of a way that runs 1.35 times slower. <b>Late</b> is a notice, not an alarm: a
  * look past the day by which one in ten show a first sign found none; past the median it is said again. <b>Ahead</b>: the chance of so many ready or
- * more, by the limits of few.
+ * more, by the limits of few; that is welcome, and strange only where it is sooner than one batch in fifty.
  *
  * @param looks the last two looks that could know, in order of day, or the one there is
  */
@@ -33,6 +33,7 @@ public record Behind(List<Judged> looks) {
     private static final double VERY_LOW = 0.006;
     private static final double SLOWER = Math.log(1.35);
     private static final double TIMES = 15;
+    private static final double ONE_IN_FIFTY = 0.02;
 
     public Behind {
         looks = List.copyOf(looks);
@@ -81,8 +82,9 @@ public record Behind(List<Judged> looks) {
      * @param firstSign what it says of first sign, where there is one
      * @param late whether no first sign was there past its day
      * @param lateFrom that day, rounded; 0 where it is not late
+     * @param soon whether it comes sooner than one batch in fifty has any ready, by how unsure times are
      */
-    public record Judged(int day, Seen ready, Optional<Seen> firstSign, Late late, int lateFrom) {
+    public record Judged(int day, Seen ready, Optional<Seen> firstSign, Late late, int lateFrom, boolean soon) {
 
         private double tail() {
             return Math.min(ready.tail(), firstSign.map(Seen::tail).orElse(1.0));
@@ -194,7 +196,8 @@ public record Behind(List<Judged> looks) {
                 .forEach((day, known) -> memory.seen(ready, known).ifPresent(seen -> {
                     Optional<Seen> sign = firstSign.flatMap(prior ->
                             Optional.ofNullable(firstSignKnown.get(day)).flatMap(t -> memory.seen(prior, t)));
-                    looks.add(judged(day, seen, sign, firstSign));
+                    looks.add(judged(
+                            day, seen, sign, firstSign, day < ready.time().day(ONE_IN_FIFTY)));
                 }));
         memory.keep();
         return looks.isEmpty() ? Optional.empty() : Optional.of(new Behind(looks));
@@ -206,19 +209,20 @@ public record Behind(List<Judged> looks) {
         return days.size() < 2 ? known : known.tailMap(days.get(days.size() - 2));
     }
 
-    private static Judged judged(int day, Seen ready, Optional<Seen> sign, Optional<BatchPrior> firstSign) {
+    private static Judged judged(
+            int day, Seen ready, Optional<Seen> sign, Optional<BatchPrior> firstSign, boolean soon) {
         if (sign.isPresent() && sign.get().reached() == 0 && ready.reached() == 0) {
             RootingTime time = firstSign.orElseThrow().time();
             double median = time.day(0.5);
             double tenth = time.day(0.1);
             if (day > median) {
-                return new Judged(day, ready, sign, Late.PAST_THE_MEDIAN, (int) Math.round(median));
+                return new Judged(day, ready, sign, Late.PAST_THE_MEDIAN, (int) Math.round(median), soon);
             }
             if (day > tenth) {
-                return new Judged(day, ready, sign, Late.PAST_THE_TENTH, (int) Math.round(tenth));
+                return new Judged(day, ready, sign, Late.PAST_THE_TENTH, (int) Math.round(tenth), soon);
             }
         }
-        return new Judged(day, ready, sign, Late.NO, 0);
+        return new Judged(day, ready, sign, Late.NO, 0, soon);
     }
 
     /** The last look. */

@@ -81,6 +81,37 @@ class ChoicesTest {
         assertThat(soon.expected()).isLessThan(sure.expected());
     }
 
+    @Test
+    void halvesAreAlwaysAmongThemAndOnesOwnCutsAreJudged() {
+        List<Growth> crowns = IntStream.rangeClosed(1, 9)
+                .mapToObj(i -> new Growth(i, true, true, true, false))
+                .toList();
+        List<Tie> ties = new ArrayList<>();
+        for (int i = 1; i < 9; i++) {
+            ties.add(new Tie(i, i + 1));
+        }
+        Lying clump = new Lying(crowns, ties);
+        Worth worth = Form.CROWNS.worth();
+        List<Choices.Choice> all = Choices.of(clump, worth, 0.7, 1);
+
+        assertThat(choice(all, Choices.Purpose.HALVES).division().pieces())
+                .extracting(p -> p.living())
+                .containsExactlyInAnyOrder(4, 5);
+        assertThat(choice(all, Choices.Purpose.WHOLE).division().leastSure())
+                .as("left undisturbed is certain")
+                .isEqualTo(1);
+        Division sure = choice(all, Choices.Purpose.SURE_PIECES).division();
+        assertThat(sure.pieces()).as("nine crowns with roots are nine plants").hasSize(9);
+        assertThat(sure.leastSure()).isEqualTo(0.92);
+        Division own = Choices.own(clump, worth, List.of(new Tie(3, 4), new Tie(6, 7)))
+                .orElseThrow()
+                .division();
+        assertThat(own.pieces())
+                .hasSize(3)
+                .allSatisfy(p -> assertThat(p.chance()).isEqualTo(0.97));
+        assertThat(Choices.own(clump, worth, List.of())).isEmpty();
+    }
+
     /** A tuber with five eyes: a piece wants an eye and some flesh. */
     @Test
     void aTuberWithFiveEyes() {

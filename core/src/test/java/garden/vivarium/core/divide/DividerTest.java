@@ -301,9 +301,15 @@ class DividerTest {
         assertThat(ORCHID.seasons(3, true)).isEqualTo(1);
         assertThat(ORCHID.seasons(1, true)).isEqualTo(2);
         assertThat(ORCHID.seasons(2, false)).isEqualTo(2);
-        Worth scaled = ORCHID.scaled(0.8);
-        assertThat(scaled.chance(4, 4, true, true)).isCloseTo(0.76, within(1e-9));
-        assertThat(ORCHID.scaled(2).chance(9, 9, true, true)).isCloseTo(0.99, within(1e-9));
+    }
+
+    @Test
+    void anOwnRecordBearsOnTheFailuresAlone() {
+        Worth crowns = new Worth(1, 0.92, 3, 0.97).byRecord(0.90, 0.95);
+        assertThat(crowns.chance(1, 1, true, true)).isCloseTo(0.844898, within(5e-7));
+        assertThat(ORCHID.byRecord(0.01, 0.95).failing()).isEqualTo(4);
+        assertThat(ORCHID.byRecord(0.999, 0.5).failing()).isEqualTo(0.25);
+        assertThat(ORCHID.byRecord(0.999, 0.5).chance(9, 9, true, true)).isBetween(0.98, 1.0);
     }
 
     @Test

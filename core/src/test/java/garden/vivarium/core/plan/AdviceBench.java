@@ -31,6 +31,10 @@ class AdviceBench {
             Row row = groups.computeIfAbsent(a.group(), g -> new Row());
             row.asked++;
             row.right += !open.isEmpty() && a.first().contains(open.get(0)) ? 1 : 0;
+            if (open.isEmpty() || !a.first().contains(open.get(0))) {
+                System.out.println("  " + a.name() + ": " + (open.isEmpty() ? "nothing" : open.get(0)) + ", not "
+                        + String.join(" or ", a.first()));
+            }
             row.laughable += open.stream().anyMatch(a.laughedAt()::contains) ? 1 : 0;
         }
         assertThat(groups).isNotEmpty();

@@ -1,0 +1,108 @@
+package garden.vivarium.app.story;
+
+import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.Subject;
+import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.stock.PlantView;
+import garden.vivarium.app.stock.Stock;
+import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.guide.OfferedWay;
+import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.plan.PotSetting;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A stock plant is potted too, as it is received, divided or outgrown: how it is set, and its first water and feed on the round. */
+@Service
+class StockPotting {
+
+    private static final int LEAST_CM = 4;
+    private static final int MOST_CM = 80;
+    private static final int LONGEST_MIX = 120;
+    private static final int DAYS_A_WEEK = 7;
+
+    private final Stock stock;
+    private final Guide guide;
+    private final CareBook care;
+    private final Words words;
+    private final Today today;
+
+    StockPotting(Stock stock, Guide guide, CareBook care, Words words, Today today) {
+        this.stock = stock;
+        this.guide = guide;
+        this.care = care;
+        this.words = words;
+        this.today = today;
+    }
+
+    /** Why it is potted. */
+    enum Why {
+        RECEIVED,
+        DIVIDED,
+        OUTGROWN
+    }
+
+    /**
+     * How a plant is potted by the guide.
+     *
+     * @param potting mix, and the waits for water and feed
+     * @param setting how it is set
+     */
+    record Proposed(Protocol.Potting potting, PotSetting setting) {}
+
+    /** How a plant is potted, as pieces of its commonest way are; empty where no way is offered for it. */
+    @Transactional(readOnly = true)
+    Optional<Proposed> proposed(PlantView plant) {
+        return guide.offered(guide.kind(plant.kind()), plant.group(), guide.protocols()).stream()
+                .min(Comparator.comparing(OfferedWay::verdict).thenComparing(OfferedWay::rank))
+                .map(o -> guide.fitted(o.protocol(), plant.grown()))
+                .map(p -> new Proposed(
+                        p.potting(),
+                        PotSetting.of(
+                                p.method(), plant.group(), false, p.potting().mix())));
+    }
+
+    /**
+     * Writes down that it was potted; its first water and feed come on the round.
+     *
+     * @throws InvalidField naming the field, if it cannot be
+     */
+    @Transactional
+    String pot(UUID id, Why why, int acrossCm, String mix, LocalDate day) {
+        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        today.refuseFuture("pottedOn", day);
+        if (acrossCm < LEAST_CM || acrossCm > MOST_CM) {
+            throw new InvalidField("acrossCm", Messages.text("StockPotting.pot", "least", LEAST_CM, "most", MOST_CM));
+        }
+        if (mix == null || mix.isBlank() || mix.length() > LONGEST_MIX) {
+            throw new InvalidField("mix", Messages.text("StockPotting.mix", "longest", LONGEST_MIX));
+        }
+        Subject subject = new Subject(
+                Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
+        care.did(
+                subject,
+                words.say("stock.potted", "why", why.name(), "cm", acrossCm, "mix", mix.strip()),
+                null,
+                null,
+                day,
+                0);
+        Optional<Protocol.Potting> waits = proposed(plant.plant()).map(Proposed::potting);
+        waits.filter(p -> p.waitForWater() > 0)
+                .ifPresent(p -> care.plan(subject, words.say("stock.first.water"), day.plusDays(p.waitForWater())));
+        waits.filter(p -> p.weeksBeforeFeed() > 0)
+                .ifPresent(p -> care.plan(
+                        subject,
+                        words.say("stock.first.feed"),
+                        day.plusDays((long) DAYS_A_WEEK * p.weeksBeforeFeed())));
+        return Messages.text("StockPotting.done", "code", plant.code(), "cm", acrossCm);
+    }
+}
