@@ -80,7 +80,7 @@ class DivideInTheBrowserTest extends AtThePages {
                 .contains("100%");
         browser.type("cuts", "3-5");
         browser.press("#draw button.main");
-        browser.untilText(".error", "3 and 5 do not hold together directly");
+        browser.untilText(".error", "3 and 5 do not hang together directly");
         browser.type("cuts", "2-3, 7-8");
         browser.press("#draw button.main");
         browser.untilText(".divide-card h3", "As you would cut it");
