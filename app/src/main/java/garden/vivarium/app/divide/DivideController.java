@@ -143,7 +143,7 @@ class DivideController {
             @RequestParam(required = false) String protocol,
             @RequestParam LocalDate dividedOn,
             @RequestParam(required = false) String place,
-            @RequestParam(defaultValue = "false") boolean keep,
+            @RequestParam(defaultValue = Divisions.BEST) String stays,
             @RequestParam(required = false) String reason,
             @RequestParam(defaultValue = "false") boolean labelled,
             RedirectAttributes next) {
@@ -151,7 +151,7 @@ class DivideController {
             BatchView batch = divisions.divide(
                     id,
                     asked(drawn, form, sure, away, step, cuts),
-                    new Divisions.Order(card, protocol, dividedOn, place, keep, reason));
+                    new Divisions.Order(card, protocol, dividedOn, place, stays, reason));
             if (labelled) {
                 next.addFlashAttribute(
                         "labelsMade", labels.ready(batch, batch.taken()).toString());

@@ -4,6 +4,7 @@ import garden.vivarium.core.Statement;
 import garden.vivarium.core.divide.Division;
 import garden.vivarium.core.divide.Worth;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -15,6 +16,13 @@ import java.util.List;
  * @param cards the divisions to choose from, leaving it whole the last
  */
 record DivideSheet(Worth worth, double factor, List<Statement> against, List<Card> cards) {
+
+    /** The letters of all pieces of the division that has the most. */
+    public List<String> letters() {
+        return cards.stream().map(Card::pieces).max(Comparator.comparingInt(List::size)).orElse(List.of()).stream()
+                .map(PieceCard::letter)
+                .toList();
+    }
 
     /**
      * One division.

@@ -31,6 +31,7 @@ import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
@@ -42,6 +43,11 @@ import org.springframework.transaction.annotation.Transactional;
 class Divisions {
 
     private static final int SEASONS_IN_THE_POT = 2;
+
+    /** The best piece stays as the stock plant. */
+    static final String BEST = "best";
+    /** No piece stays: all are young plants. */
+    static final String NONE = "none";
 
     private final Stock stock;
     private final StockCounts counts;
@@ -213,10 +219,10 @@ class Divisions {
      * @param card which of the divisions
      * @param day on which it was divided
      * @param place where the pieces stand; blank for where the plant does
-     * @param keep whether the best piece stays as the stock plant
+     * @param stays the letter of the piece that stays as the stock plant, {@link #BEST} for the best of them, {@link #NONE} for none
      * @param reason why it is divided though something speaks against cutting it, or null
      */
-    record Order(int card, String protocol, LocalDate day, String place, boolean keep, String reason) {}
+    record Order(int card, String protocol, LocalDate day, String place, String stays, String reason) {}
 
     /** What speaks against cutting it is as for any other cut: a word of reason stands for a licence or the purpose. */
     private void refuse(StockPlantView plant, Order order) {
@@ -246,8 +252,10 @@ class Divisions {
                 .findFirst()
                 .orElseThrow(() -> new InvalidField("protocol", Messages.text("Divisions.way")));
         DivideSheet.Card card = sheet.cards().get(order.card());
-        List<DivideSheet.PieceCard> set =
-                card.pieces().stream().filter(p -> !order.keep() || !p.kept()).toList();
+        Optional<DivideSheet.PieceCard> stays = staying(card, order.stays());
+        List<DivideSheet.PieceCard> set = card.pieces().stream()
+                .filter(p -> !stays.equals(Optional.of(p)))
+                .toList();
         UUID place = order.place() == null || order.place().isBlank()
                 ? plant.place().id()
                 : stock.placeNamed(order.place().strip(), Climate.HEATED).id();
@@ -280,6 +288,26 @@ class Divisions {
                 set.stream().mapToInt(p -> p.piece().living()).sum());
         keep(id, asked, card, batch, order.day());
         return batch;
+    }
+
+    private static Optional<DivideSheet.PieceCard> staying(DivideSheet.Card card, String stays) {
+        if (stays.equals(NONE)) {
+            return Optional.empty();
+        }
+        Optional<DivideSheet.PieceCard> piece = card.pieces().stream()
+                .filter(p -> stays.equals(BEST) ? p.kept() : p.letter().equalsIgnoreCase(stays))
+                .findFirst();
+        if (piece.isEmpty()) {
+            throw new InvalidField(
+                    "stays",
+                    Messages.text(
+                            "Divisions.stays",
+                            "piece",
+                            stays,
+                            "pieces",
+                            card.pieces().size()));
+        }
+        return piece;
     }
 
     /** A division whose batch never was, never was. */

@@ -3,6 +3,7 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.platform.NurseryRow;
 import garden.vivarium.app.platform.Seen;
 import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.DayAsked;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -32,6 +33,10 @@ class Plan extends NurseryRow {
     @Column(columnDefinition = "varchar(20)")
     private PlanState state;
 
+    @Enumerated(EnumType.STRING)
+    @Column(name = "by_then", columnDefinition = "varchar(20)")
+    private DayAsked until;
+
     private String reason;
     private String batchCode;
     private UUID splitId;
@@ -42,7 +47,7 @@ class Plan extends NurseryRow {
 
     protected Plan() {}
 
-    Plan(UUID stockPlantId, ChosenWay chosen, String reason, Instant madeAt) {
+    Plan(UUID stockPlantId, ChosenWay chosen, DayAsked until, String reason, Instant madeAt) {
         this.stockPlantId = stockPlantId;
         this.protocol = chosen.protocol().key();
         this.protocolVersion = chosen.protocol().version();
@@ -54,6 +59,7 @@ class Plan extends NurseryRow {
         this.take = chosen.take();
         this.chance = chosen.chance();
         this.lastSafeStart = chosen.way().lastSafeStart().orElse(null);
+        this.until = until;
         this.reason = reason;
         this.state = PlanState.PLANNED;
         this.madeAt = madeAt;
@@ -87,6 +93,7 @@ class Plan extends NurseryRow {
                 protocol,
                 protocolVersion,
                 new Aim(youngPlants, piecesPerPot, due, confidence),
+                until,
                 new PlanView.Start(startOn, take, chance, lastSafeStart, reason),
                 new PlanView.Standing(state, batchCode, splitId),
                 Seen.mark(mark(), version));

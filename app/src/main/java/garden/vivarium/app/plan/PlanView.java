@@ -1,6 +1,7 @@
 package garden.vivarium.app.plan;
 
 import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.DayAsked;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -11,6 +12,7 @@ import java.util.UUID;
  * @param protocol the protocol chosen, by key
  * @param protocolVersion which version of it
  * @param aim what is wanted
+ * @param until what the young plants are to be by the day due
  * @param start when to cut how many
  * @param standing what became of it
  * @param seen the mark of its forms
@@ -21,6 +23,7 @@ public record PlanView(
         String protocol,
         int protocolVersion,
         Aim aim,
+        DayAsked until,
         Start start,
         Standing standing,
         String seen) {

@@ -94,7 +94,7 @@ public class Plans {
         }
         ChosenWay chosen = new ChosenWay(
                 row.protocol(), row.plan().aim(), row.plan(), take, row.plan().chance(take));
-        PlanView plan = plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()))
+        PlanView plan = plans.save(new Plan(plant.id(), chosen, form.untilOrSettled(), form.reason(), today.now()))
                 .view();
         if (form.replaces() != null) {
             replace(form.replaces(), plan);
@@ -252,7 +252,8 @@ public class Plans {
 
     private PlanView half(StockPlantView plant, WayRow row, int take, double chance, PlanForm form, UUID split) {
         ChosenWay chosen = new ChosenWay(row.protocol(), row.plan().aim(), row.plan(), take, chance);
-        return plans.save(new Plan(plant.id(), chosen, form.reason(), today.now()).ofSplit(split))
+        return plans.save(
+                        new Plan(plant.id(), chosen, form.untilOrSettled(), form.reason(), today.now()).ofSplit(split))
                 .view();
     }
 
@@ -294,11 +295,11 @@ public class Plans {
         return String.join(" ", words);
     }
 
-    /** Young plants that a plan not yet stuck will have given by a day, started on its day or today, from its stock plant. */
+    /** Young plants, as far on as it was asked, that a plan not yet stuck will have given by a day, started on its day or today, from its stock plant. */
     @Transactional(readOnly = true)
     public Prospect toCome(PlanView plan, StockPlantView from, LocalDate day) {
         return ways.planned(
-                        protocol(plan), from, startNow(plan), day, plan.aim().piecesPerPot())
+                        protocol(plan), from, startNow(plan), day, plan.aim().piecesPerPot(), plan.until())
                 .prospect(plan.start().take());
     }
 

@@ -22,6 +22,7 @@ import garden.vivarium.core.guide.PlantGroup;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.AdvisedWay;
 import garden.vivarium.core.plan.Aim;
+import garden.vivarium.core.plan.DayAsked;
 import garden.vivarium.core.plan.Expected;
 import garden.vivarium.core.plan.Harvesting;
 import garden.vivarium.core.plan.Hedge;
@@ -196,8 +197,8 @@ public class Ways {
                 .orElseThrow(() -> new InvalidField("with", Messages.text("Ways.no.such.way.choose")));
         int most = borne(plant, one.protocol()).orElse(Limits.MOST_PIECES);
         return Hedge.best(
-                        planned(one.protocol(), plant, start, form.due(), form.perPotOrOne()),
-                        planned(other.protocol(), plant, second, form.due(), form.perPotOrOne()),
+                        planned(one.protocol(), plant, start, form.due(), form.perPotOrOne(), form.untilOrSettled()),
+                        planned(other.protocol(), plant, second, form.due(), form.perPotOrOne(), form.untilOrSettled()),
                         form.wanted(),
                         form.sure() / 100.0,
                         most)
@@ -205,8 +206,9 @@ public class Ways {
     }
 
     /** Pieces of a plant by a protocol, to be put together with others of their way. */
-    public PlannedPieces planned(Protocol protocol, StockPlantView plant, LocalDate start, LocalDate due, int perPot) {
-        return planned(protocol, outlook(protocol, plant), plant, start, due, perPot);
+    public PlannedPieces planned(
+            Protocol protocol, StockPlantView plant, LocalDate start, LocalDate due, int perPot, DayAsked until) {
+        return planned(protocol, outlook(protocol, plant).until(until), plant, start, due, perPot);
     }
 
     /** The same where what is to be expected is reckoned already. */

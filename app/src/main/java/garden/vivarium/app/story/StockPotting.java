@@ -1,5 +1,6 @@
 package garden.vivarium.app.story;
 
+import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
@@ -13,9 +14,11 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.guide.Upkeep;
 import garden.vivarium.core.plan.PotSetting;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -29,17 +32,21 @@ class StockPotting {
     private static final int MOST_CM = 80;
     private static final int LONGEST_MIX = 120;
     private static final int DAYS_A_WEEK = 7;
+    /** What stands in water or over it is asked after for so many days from the day it was put there. */
+    private static final int KEPT_UP_FOR = 120;
 
     private final Stock stock;
     private final Guide guide;
     private final CareBook care;
+    private final OwnWays own;
     private final Words words;
     private final Today today;
 
-    StockPotting(Stock stock, Guide guide, CareBook care, Words words, Today today) {
+    StockPotting(Stock stock, Guide guide, CareBook care, OwnWays own, Words words, Today today) {
         this.stock = stock;
         this.guide = guide;
         this.care = care;
+        this.own = own;
         this.words = words;
         this.today = today;
     }
@@ -72,7 +79,7 @@ class StockPotting {
     }
 
     /**
-     * Writes down that it was potted; its first water and feed come on the round.
+     * Writes down that it was potted; its first water and feed come on the round, and fresh water as often as a vessel of it asks for some.
      *
      * @throws InvalidField naming the field, if it cannot be
      */
@@ -86,23 +93,30 @@ class StockPotting {
         if (mix == null || mix.isBlank() || mix.length() > LONGEST_MIX) {
             throw new InvalidField("mix", Messages.text("StockPotting.mix", "longest", LONGEST_MIX));
         }
+        // A name that nobody knows is a mix of their own.
+        String medium = own.medium("mix", mix, true);
+        Optional<Upkeep> upkeep = guide.upkeep(medium);
         Subject subject = new Subject(
                 Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
         care.did(
                 subject,
-                words.say("stock.potted", "why", why.name(), "cm", acrossCm, "mix", mix.strip()),
+                words.say("stock.potted", "why", why.name(), "cm", acrossCm, "mix", medium),
                 null,
                 null,
                 day,
                 0);
         Optional<Protocol.Potting> waits = proposed(plant.plant()).map(Proposed::potting);
-        waits.filter(p -> p.waitForWater() > 0)
+        upkeep.ifPresent(u -> care.again(
+                u.act(), null, List.of(subject), day, new CareBook.Again(u.every(), KEPT_UP_FOR / u.every())));
+        waits.filter(p -> p.waitForWater() > 0 && upkeep.isEmpty())
                 .ifPresent(p -> care.plan(subject, words.say("stock.first.water"), day.plusDays(p.waitForWater())));
         waits.filter(p -> p.weeksBeforeFeed() > 0)
                 .ifPresent(p -> care.plan(
                         subject,
                         words.say("stock.first.feed"),
                         day.plusDays((long) DAYS_A_WEEK * p.weeksBeforeFeed())));
-        return Messages.text("StockPotting.done", "code", plant.code(), "cm", acrossCm);
+        return upkeep.map(u -> Messages.text(
+                        "StockPotting.in.water", "code", plant.code(), "medium", medium, "every", u.every()))
+                .orElseGet(() -> Messages.text("StockPotting.done", "code", plant.code(), "cm", acrossCm));
     }
 }

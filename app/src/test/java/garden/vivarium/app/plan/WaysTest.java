@@ -1,11 +1,13 @@
 package garden.vivarium.app.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
+import garden.vivarium.core.plan.DayAsked;
 import garden.vivarium.core.plan.WayPlan;
 import garden.vivarium.core.timing.Climate;
 import java.time.LocalDate;
@@ -22,6 +24,9 @@ class WaysTest extends AtANursery {
 
     @Autowired
     private Ways ways;
+
+    @Autowired
+    private Plans plans;
 
     @Autowired
     private WhyFirst whyFirst;
@@ -68,6 +73,38 @@ class WaysTest extends AtANursery {
         assertThat(row(fuchsia, 20, due, TODAY, "tip-in-plugs").isFeasible()).isTrue();
         assertThat(row(fuchsia, 20, due.minusDays(1), TODAY, "tip-in-plugs").isFeasible())
                 .isFalse();
+    }
+
+    @Test
+    void whatIsForeseenOfAPlanIsWhatItAskedFor() {
+        LocalDate due = TODAY.plusDays(45);
+        PlanForm rooted = new PlanForm(
+                fuchsia.id(),
+                20,
+                1,
+                due,
+                90,
+                TODAY,
+                "tip-in-plugs",
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                DayAsked.ROOTED);
+        PlanView made = in(() -> plans.commit(rooted));
+        PlanView kept = in(() -> plans.find(made.id()));
+
+        assertThat(kept.until()).isEqualTo(DayAsked.ROOTED);
+        double foreseen = in(() -> plans.toCome(kept, fuchsia, due).alone().atLeast(20));
+        assertThat(foreseen).isCloseTo(kept.start().chance(), within(0.03));
+        double bySettling = in(() -> ways.planned(plans.protocol(kept), fuchsia, TODAY, due, 1, DayAsked.SETTLED)
+                .prospect(kept.start().take())
+                .alone()
+                .atLeast(20));
+        assertThat(bySettling).isLessThan(foreseen - 0.2);
     }
 
     @Test

@@ -94,8 +94,8 @@ class DivideInTheBrowserTest extends AtThePages {
                         "A", "1, 2, 3, 4", "76%", "Cut 4 from 5, 4 from 7.");
         assertThat(browser.texts(".divide-card").get(0)).contains("B best", "4, 5, 6, 7", "95%", "58%");
         assertThat(browser.count(".divide-card .d-cut"))
-                .as("two cuts, two, and four")
-                .isEqualTo(8);
+                .as("two cuts, two, four, and one")
+                .isEqualTo(9);
         assertThat(browser.barriers()).isEmpty();
 
         browser.script("document.querySelectorAll('[name=card]')[0].click()");
@@ -207,6 +207,23 @@ class DivideInTheBrowserTest extends AtThePages {
         browser.type("reason", "licence 57/2026");
         browser.press(".divide-cards ~ .row-end button.main");
         browser.untilPath("/batches/");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void whichPieceStaysInTheOldPotIsChosen() {
+        StockPlantView orchid = orchid();
+        browser.open("/stock/" + orchid.id() + "/divide?form=CREEPING&away=1&cuts=2-3&drawn="
+                + URLEncoder.encode(
+                        "1,60,200,rf;2,122,200,rlf;3,180,200,rf;4,240,200,rf;5,300,200,rlf|1-2,2-3,3-4,4-5", UTF_8));
+        browser.untilText(".divide-card h3", "As you would cut it");
+        browser.type("stays", "piece A");
+        browser.press(".divide-cards ~ .row-end button.main");
+        browser.untilText("main .said", "1 piece is potted as");
+        assertThat(browser.text("main"))
+                .as("the smaller one stays, the larger is a young plant")
+                .contains("3 growths, 3 with roots, a lead");
+        assertThat(growths(orchid)).isEqualTo(6);
         assertThat(browser.complaints()).isEmpty();
     }
 }

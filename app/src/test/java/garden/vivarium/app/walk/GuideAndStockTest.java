@@ -268,4 +268,19 @@ class GuideAndStockTest extends AtThePages {
                 .contains("first weak feed after potting")
                 .contains("due");
     }
+
+    @Test
+    void aVaseIsAskedForItsWater() {
+        StockPlantView pothos = in(() -> Growing.stockPlant(stock, "Pothos ‘Standing Light’"));
+        browser.open("/stock/" + pothos.id());
+        browser.press("#pot-it summary");
+        browser.type("acrossCm", "14");
+        browser.type("potMix", "water");
+        browser.press("#pot-it button");
+        browser.untilText(".said", "stands in water: its water is asked for every 4 days");
+        assertThat(browser.text("section[aria-labelledby=care]"))
+                .contains("14 cm, water")
+                .contains("water changed")
+                .doesNotContain("first water after potting");
+    }
 }

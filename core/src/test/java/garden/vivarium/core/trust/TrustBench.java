@@ -10,6 +10,7 @@ import garden.vivarium.core.evidence.ShownTable;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
+import garden.vivarium.core.guide.Certainty;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Outcome;
@@ -114,12 +115,62 @@ class TrustBench {
         }
     }
 
-    private static double[] rateLife(double truth, double rho, int own, int otherWays, RandomDataGenerator random) {
-        List<WayBatch> batches = new ArrayList<>();
+    /** The guide's certainty: truths drawn from it, and a well-known figure that is 0.15 off all the same. */
+    @Test
+    void a_ratesByTheGuidesCertainty() {
+        Table t = begin("rates and plans by how well the guide's figure is known, ten other ways");
+        int[] owns = FULL ? new int[] {0, 1, 3, 8} : new int[] {0, 3};
+        for (Certainty known : Certainty.values()) {
+            for (double guide : FULL ? new double[] {0.7, 0.9} : new double[] {0.9}) {
+                for (int own : owns) {
+                    Table.Cell c = t.run(seed(14, own * 10 + known.ordinal(), guide), random -> {
+                        double truth = random.nextBeta(guide * known.pieces(), (1 - guide) * known.pieces());
+                        // A way that never strikes or never fails has no batches worth simulating.
+                        return knownLife(guide, known, Math.max(0.02, Math.min(0.999, truth)), own, random);
+                    });
+                    String cell = Table.cell("guide %.1f, %s, drawn from it, %d own", guide, known, own);
+                    t.share(cell, "covers", c.mean()[0], c.error()[0], 85, 99);
+                    t.share(cell, "delivers", c.mean()[1], c.error()[1], 82, 100);
+                }
+            }
+        }
+        for (double off : new double[] {-0.15, 0.15}) {
+            for (int own : new int[] {1, 2, 4}) {
+                Table.Cell c = t.run(
+                        seed(15, own, off),
+                        random -> knownLife(GUIDE_RATE, Certainty.WELL, GUIDE_RATE + off, own, random));
+                String cell = Table.cell("well known and off by %+.2f, %d own", 0 - off, own);
+                t.share(cell, "next covered", c.mean()[2], c.error()[2], 78, 100);
+                t.share(cell, "delivers", c.mean()[1], c.error()[1], own == 1 ? 70 : 80, 100);
+            }
+        }
+    }
+
+    /** Whether the interval of the way covers, whether a plan delivers, and whether the interval of the next batch covers. */
+    private static double[] knownLife(
+            double guide, Certainty known, double truth, int own, RandomDataGenerator random) {
+        double rho = 0.08;
         Life.TrueBatch way = new Life.TrueBatch(GUIDE, truth, rho, 0, 0.2, 1, Life.Shows.AS_READY);
+        List<WayBatch> batches = otherWays(way, 10, random);
         for (int i = 0; i < own; i++) {
             batches.add(counted(WAY, way, random));
         }
+        GuideFigures.Worth worth =
+                new GuideFigures.Worth(known.pieces(), known.daysVariance(), known.pieces(), known.pieces());
+        GuideFigures says = new GuideFigures(guide, Optional.of(new Window(8, 20)), GUIDE, worth);
+        StrikeRate rate =
+                NurseryRecord.of(batches, w -> w.equals(WAY) ? says : FIGURES).strike(WAY);
+        int take = TakeCount.least(ReadyChance.withUnlimitedTime(rate.nextBatch()), OutputRatio.one(), 24, 0.9)
+                .orElseThrow()
+                .pieces();
+        double next = Life.rate(way, random);
+        boolean covered = rate.nextBatch().quantile(0.05) <= next
+                && next <= rate.nextBatch().quantile(0.95);
+        return new double[] {covers(rate, truth), Life.of(way, take, random).ever() >= 24 ? 1 : 0, covered ? 1 : 0};
+    }
+
+    private static List<WayBatch> otherWays(Life.TrueBatch way, int otherWays, RandomDataGenerator random) {
+        List<WayBatch> batches = new ArrayList<>();
         for (int w = 0; w < otherWays; w++) {
             Way other = new Way("Other " + w, "group " + w, "method " + w, "sand", "");
             Life.TrueBatch its = way.withRate(random.nextBeta(14, 6));
@@ -127,6 +178,16 @@ class TrustBench {
                 batches.add(counted(other, its, random));
             }
         }
+        return batches;
+    }
+
+    private static double[] rateLife(double truth, double rho, int own, int otherWays, RandomDataGenerator random) {
+        List<WayBatch> batches = new ArrayList<>();
+        Life.TrueBatch way = new Life.TrueBatch(GUIDE, truth, rho, 0, 0.2, 1, Life.Shows.AS_READY);
+        for (int i = 0; i < own; i++) {
+            batches.add(counted(WAY, way, random));
+        }
+        batches.addAll(otherWays(way, otherWays, random));
         StrikeRate rate = NurseryRecord.of(batches, w -> FIGURES).strike(WAY);
         int take = TakeCount.least(ReadyChance.withUnlimitedTime(rate.nextBatch()), OutputRatio.one(), 24, 0.9)
                 .orElseThrow()
