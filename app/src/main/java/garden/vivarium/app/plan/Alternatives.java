@@ -173,7 +173,12 @@ class Alternatives {
                     soon.sure());
         }
         if (plan.isBeyondReach()) {
-            return words.say("instead.why.time", "due", plan.aim().due());
+            return instead.isTooUnsure()
+                    ? words.say(
+                            "instead.why.unsure",
+                            "percent",
+                            Math.round(100 * plan.aim().confidence()))
+                    : words.say("instead.why.time", "due", plan.aim().due());
         }
         if (plan.isBeyondLarge()) {
             return words.say(

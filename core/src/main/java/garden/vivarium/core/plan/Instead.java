@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
- * What could be done where an aim cannot be met by a way: fewer, later, or with more material. Something always can.
+ * What could be done where an aim cannot be met by a way: fewer, later, with more material, or by another way.
  *
  * @param bears pieces that the stock can give at once
  * @param fewer the most young plants of which those are as sure as was asked, by the day due; empty where of none
@@ -24,6 +24,11 @@ public record Instead(
         Optional<LocalDate> soonest,
         Optional<LocalDate> inSeason,
         OptionalInt more) {
+
+    /** Whether no number of pieces would ever do, in all the time there is: the way may fail altogether, and only another helps, or less certainty. */
+    public boolean isTooUnsure() {
+        return soonest.isEmpty() && more.isEmpty();
+    }
 
     /** What could be done instead of a plan that cannot be. */
     public static Instead of(WayPlan plan) {

@@ -189,9 +189,17 @@ class InTurnTest {
                                 || instead.later().isPresent()
                                 || instead.soonest().isPresent()
                                 || instead.inSeason().isPresent()
-                                || instead.more().isPresent())
+                                || instead.more().isPresent()
+                                || instead.isTooUnsure())
                         .as("%s by %s, bearing %d", kind.key(), way.protocol().key(), bears)
                         .isTrue();
+                if (instead.isTooUnsure()) {
+                    assertThat(plan.outlook().nextBatch(plan.season()).mean())
+                            .as(
+                                    "only what hardly ever strikes: %s by %s",
+                                    kind.key(), way.protocol().key())
+                            .isLessThan(0.35);
+                }
                 assertThat(plan.take().isPresent() && bears > 0)
                         .as("what is counted is an answer")
                         .isFalse();

@@ -237,7 +237,8 @@ class TrustBench {
     @Test
     void c_runningBatches() {
         Table t = begin("rates from finished and running batches");
-        int[][] mixes = FULL ? new int[][] {{4, 0}, {2, 2}, {0, 4}, {8, 2}} : new int[][] {{4, 0}, {2, 2}, {0, 4}};
+        // With none finished the guide's own doubt decides: such truths are drawn from it, in the next table.
+        int[][] mixes = FULL ? new int[][] {{4, 0}, {2, 2}, {8, 2}} : new int[][] {{4, 0}, {2, 2}};
         for (double shown : new double[] {0.5, 0, 1}) {
             for (int[] mix : shown == 0.5 || FULL ? mixes : new int[][] {{2, 2}}) {
                 for (double rate : new double[] {0.5, 0.7, 0.9}) {
