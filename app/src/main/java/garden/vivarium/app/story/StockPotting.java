@@ -2,6 +2,7 @@ package garden.vivarium.app.story;
 
 import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.care.CareBook;
+import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
@@ -11,16 +12,19 @@ import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
 import garden.vivarium.core.plan.PotSetting;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,6 +36,8 @@ class StockPotting {
     private static final int MOST_CM = 80;
     private static final int LONGEST_MIX = 120;
     private static final int DAYS_A_WEEK = 7;
+    /** So long after its day a first water or feed is asked for; what was potted longer ago has had it, or is not missed. */
+    private static final int ASKED_FOR = 21;
     /** What stands in water or over it is asked after for so many days from the day it was put there. */
     private static final int KEPT_UP_FOR = 120;
 
@@ -106,17 +112,40 @@ class StockPotting {
                 day,
                 0);
         Optional<Protocol.Potting> waits = proposed(plant.plant()).map(Proposed::potting);
+        endWatering(plant.id());
         upkeep.ifPresent(u -> care.again(
-                u.act(), null, List.of(subject), day, new CareBook.Again(u.every(), KEPT_UP_FOR / u.every())));
+                u.act(),
+                null,
+                List.of(subject),
+                lastBefore(day, u.every()),
+                new CareBook.Again(u.every(), KEPT_UP_FOR / u.every())));
+        LocalDate missed = today.date().minusDays(ASKED_FOR);
         waits.filter(p -> p.waitForWater() > 0 && upkeep.isEmpty())
-                .ifPresent(p -> care.plan(subject, words.say("stock.first.water"), day.plusDays(p.waitForWater())));
+                .map(p -> day.plusDays(p.waitForWater()))
+                .filter(due -> due.isAfter(missed))
+                .ifPresent(due -> care.plan(subject, words.say("stock.first.water"), due));
         waits.filter(p -> p.weeksBeforeFeed() > 0)
-                .ifPresent(p -> care.plan(
-                        subject,
-                        words.say("stock.first.feed"),
-                        day.plusDays((long) DAYS_A_WEEK * p.weeksBeforeFeed())));
+                .map(p -> day.plusDays((long) DAYS_A_WEEK * p.weeksBeforeFeed()))
+                .filter(due -> due.isAfter(missed))
+                .ifPresent(due -> care.plan(subject, words.say("stock.first.feed"), due));
         return upkeep.map(u -> Messages.text(
                         "StockPotting.in.water", "code", plant.code(), "medium", medium, "every", u.every()))
                 .orElseGet(() -> Messages.text("StockPotting.done", "code", plant.code(), "cm", acrossCm));
+    }
+
+    /** What an earlier vessel of water asked for is asked no more. */
+    private void endWatering(UUID plant) {
+        care.of(plant).stream()
+                .filter(c -> c.days().done() == null)
+                .filter(c -> c.act() == CareAct.WATER_CHANGED || c.act() == CareAct.TOPPED_UP)
+                .collect(Collectors.toMap(CareView::course, CareView::id, (one, other) -> one))
+                .values()
+                .forEach(care::noMore);
+    }
+
+    /** The last time before today at which it would have been done since then: what is told late is not asked for all at once. */
+    private LocalDate lastBefore(LocalDate potted, int every) {
+        long elapsed = Math.max(0, ChronoUnit.DAYS.between(potted, today.date()) - 1);
+        return potted.plusDays(elapsed / every * every);
     }
 }

@@ -282,5 +282,16 @@ class GuideAndStockTest extends AtThePages {
                 .contains("14 cm, water")
                 .contains("water changed")
                 .doesNotContain("first water after potting");
+
+        // Into a pot after all: the water is asked for no more.
+        browser.press("#pot-it summary");
+        browser.type("acrossCm", "16");
+        browser.type("potMix", "bark");
+        browser.type("pottedOn", TODAY.minusDays(200).toString());
+        browser.press("#pot-it button");
+        browser.untilText(".said", "is potted in 16 cm");
+        assertThat(browser.text("section[aria-labelledby=care]"))
+                .contains("16 cm, bark")
+                .doesNotContain("water changed");
     }
 }
