@@ -37,10 +37,12 @@ public class OwnCertainty {
         return chosen.orElse(promised || wanted > A_FEW ? OF_PROMISES : OF_A_FEW);
     }
 
-    /** So sure they wanted to be: that is what is asked next time. */
+    /** So sure they wanted to be: that is what is asked next time. What was asked anyway is no choice: few and many keep their own usual. */
     @Transactional
-    public void chose(boolean promised, int sure) {
-        me().ifPresent(p -> p.wantsToBeSure(promised, sure));
+    public void chose(boolean promised, int wanted, int sure) {
+        if (sure != usual(promised, wanted)) {
+            me().ifPresent(p -> p.wantsToBeSure(promised, sure));
+        }
     }
 
     private Optional<Person> me() {

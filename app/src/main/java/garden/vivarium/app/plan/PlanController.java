@@ -88,7 +88,7 @@ class PlanController {
             try {
                 boolean split = form.with() != null && !form.with().isBlank();
                 PlanView plan = split ? plans.commitSplit(form) : plans.commit(form);
-                certainty.chose(form.forWhom() != null && !form.forWhom().isBlank(), form.sure());
+                certainty.chose(form.forWhom() != null && !form.forWhom().isBlank(), form.wanted(), form.sure());
                 if (form.replaces() != null) {
                     next.addFlashAttribute(
                             "said",
