@@ -20,5 +20,6 @@ export const bench = (cells = 12) => ({
   firstSign: { byRoots: true, mm: 1 },
   ready: { byRoots: true, mm: 20 },
   causes: [{ key: "r", code: "ROT", word: "rot" }],
+  lengths: { step: 1, unit: "mm", each: 1, decimals: 0, asks: "Longest root in mm: digits, then any key" },
   cells: Array.from({ length: cells }, (_, i) => ({ piece: i + 1, state: "NONE", leafy: false, potted: false })),
 });

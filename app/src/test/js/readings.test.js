@@ -46,9 +46,11 @@ test("sentinels are different pieces that still run", () => {
 });
 
 test("a reading in words", () => {
-  assert.equal(words(undefined, []), "not looked at");
+  assert.equal(words(undefined, bench()), "not looked at");
   assert.equal(
-    words({ state: "LOST", cause: "ROT", rootMm: 0, firmness: "SOFT" }, bench().causes),
+    words({ state: "LOST", cause: "ROT", rootMm: 0, firmness: "SOFT" }, bench()),
     "lost, rot, root 0 mm, soft",
   );
+  const inches = { ...bench(), lengths: { step: 2.54, unit: "in", each: 25.4, decimals: 1, asks: "" } };
+  assert.equal(words({ state: "READY", rootMm: 25 }, inches), "ready, root 1.0 in");
 });

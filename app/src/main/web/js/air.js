@@ -20,7 +20,7 @@ export function start(holder) {
   const height = HIGH + EDGE.between + LOW;
   const humid = scaleLinear([0, 100], [height - EDGE.bottom, HIGH + EDGE.between]);
   const svg = create("svg").attr("viewBox", `0 0 ${WIDTH} ${height}`).attr("role", "img")
-    .attr("aria-label", `Warmth and humidity by the hour; ${coldest.toFixed(0)} to ${warmest.toFixed(0)} °C. The CSV holds the same.`);
+    .attr("aria-label", `Warmth and humidity by the hour; ${coldest.toFixed(0)} to ${warmest.toFixed(0)} ${air.unit}. The CSV holds the same.`);
   const within = (h) => Math.max(EDGE.left, Math.min(WIDTH - EDGE.right, x(at(h))));
   for (const [from, to] of air.nights) {
     if (within(to) > within(from)) {
@@ -30,7 +30,7 @@ export function start(holder) {
   air.bands.forEach((b, i) => {
     svg.append("rect").attr("class", "air-band").attr("x", EDGE.left).attr("width", WIDTH - EDGE.right - EDGE.left).attr("y", y(b.to)).attr("height", Math.max(1, y(b.from) - y(b.to)));
     const words = b.codes.length > 30 ? `${b.codes.slice(0, 28)}…` : b.codes;
-    svg.append("text").attr("class", "air-label").attr("x", EDGE.left + 5 + (i % 3) * 250).attr("y", y(b.to) + 13).text(`${words} want ${b.from}–${b.to} °C`);
+    svg.append("text").attr("class", "air-label").attr("x", EDGE.left + 5 + (i % 3) * 250).attr("y", y(b.to) + 13).text(`${words} want ${b.from}–${b.to} ${air.unit}`);
   });
   // A gap in the readings is a gap in the line.
   const pieces = [[]];
@@ -51,7 +51,7 @@ export function start(holder) {
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).ticks(6).tickSizeOuter(0));
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(humid).ticks(3).tickSizeOuter(0));
   svg.append("g").attr("transform", `translate(0,${height - EDGE.bottom})`).call(axisBottom(x).ticks(7).tickFormat(said).tickSizeOuter(0));
-  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", 12).text("°C");
+  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", 12).text(air.unit);
   svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", HIGH + EDGE.between - 8).text("% humidity; light, of full sun");
   svg.selectAll(".tick text").each(function plain() {
     select(this).attr("fill", null).attr("font-family", null).attr("font-size", null);

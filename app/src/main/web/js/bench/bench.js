@@ -2,7 +2,7 @@
 import { days } from "../days.js";
 import { Draft } from "./draft.js";
 import { keepPhoto, sendPhotos } from "./photos.js";
-import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, unchanged, words } from "./readings.js";
+import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, told, unchanged, words } from "./readings.js";
 import { Sending } from "./sending.js";
 import { isKept } from "./store.js";
 import { Tray } from "./tray.js";
@@ -104,7 +104,7 @@ class Bench {
     const cell = this.tray.cell;
     this.find("now").textContent = this.tray.chosen.size > 1
       ? `${this.tray.chosen.size} pieces chosen`
-      : `Piece ${cell.piece}: ${words(this.draft.entry(cell.piece), this.bench.causes)}`;
+      : `Piece ${cell.piece}: ${words(this.draft.entry(cell.piece), this.bench)}`;
     this.find("now-drawing").replaceChildren(this.tray.buttons[this.tray.at].querySelector("svg").cloneNode(true));
     this.find("count").textContent = `${this.draft.size} of ${this.bench.cells.length} looked at`;
     this.root.querySelectorAll("[data-needs]").forEach((b) => {
@@ -198,7 +198,7 @@ class Bench {
     if (this.asks === "digits") {
       if (/^\d$/.test(key)) {
         this.digits = (this.digits + key).slice(0, 4);
-        this.say(`Longest root ${this.digits} mm`, false);
+        this.say(`Longest root ${told(this.digits * this.bench.lengths.step, this.bench.lengths)}`, false);
         return true;
       }
       this.finishDigits();
@@ -217,7 +217,7 @@ class Bench {
     2: () => this.setState("READY"),
     x: () => this.ask("causes", "Lost: to what? " + this.bench.causes.map((c) => `${c.key} ${c.word}`).join(" · ")),
     s: () => this.setState("SENT"),
-    ".": () => this.ask("digits", "Longest root in mm: digits, then any key"),
+    ".": () => this.ask("digits", this.bench.lengths.asks),
     t: () => this.note((e) => ({ topGrowth: !e.topGrowth })),
     b: () => this.note((e) => ({ sideRoots: !e.sideRoots })),
     f: () => this.note((e) => ({ firmness: next(FEELS, e.firmness ?? null) })),
@@ -268,7 +268,7 @@ class Bench {
     }
     this.asked();
     if (this.digits !== "") {
-      this.setRoot(Number(this.digits));
+      this.setRoot(Math.round(this.digits * this.bench.lengths.step));
     }
   }
 

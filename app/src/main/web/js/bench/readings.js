@@ -54,8 +54,13 @@ export function sentinels(cells, howMany, random = Math.random) {
   return running.slice(0, howMany);
 }
 
+/** A length that is kept in mm, as whoever reads measures. */
+export function told(mm, { unit, each, decimals }) {
+  return `${(mm / each).toFixed(decimals)} ${unit}`;
+}
+
 /** A reading in words. */
-export function words(entry, causes) {
+export function words(entry, { causes, lengths }) {
   if (!entry) {
     return "not looked at";
   }
@@ -66,7 +71,7 @@ export function words(entry, causes) {
   }
   // What was typed has no root where none was measured, what the server has says null.
   if (Number.isFinite(entry.rootMm)) {
-    parts.push(`root ${entry.rootMm} mm`);
+    parts.push(`root ${told(entry.rootMm, lengths)}`);
   }
   if (entry.sideRoots) {
     parts.push("side roots");

@@ -81,7 +81,7 @@ export class Sending {
       .filter((d) => d.theirs.state !== d.mine.state);
     this.clash.querySelector("ul").replaceChildren(...differing.map((d) => {
       const line = document.createElement("li");
-      line.textContent = `Piece ${d.mine.piece}: held as ${words(d.theirs, this.bench.causes)}, yours ${words(d.mine, this.bench.causes)}`;
+      line.textContent = `Piece ${d.mine.piece}: held as ${words(d.theirs, this.bench)}, yours ${words(d.mine, this.bench)}`;
       return line;
     }));
     this.clash.querySelector("[data-clash-text]").textContent =

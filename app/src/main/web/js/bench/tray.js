@@ -71,12 +71,12 @@ export class Tray {
     const entry = this.draft.entry(cell.piece);
     const button = this.buttons[i];
     button.querySelector("svg").replaceWith(drawingOf(cell, entry));
-    button.querySelector(".mm").textContent = entry?.rootMm === undefined ? "" : String(entry.rootMm);
+    button.querySelector(".mm").textContent = entry?.rootMm === undefined ? "" : (entry.rootMm / this.bench.lengths.each).toFixed(this.bench.lengths.decimals);
     button.classList.toggle("read", entry !== undefined && !entry.unchanged);
     button.classList.toggle("unchanged", entry?.unchanged === true);
     button.classList.toggle("at", this.selection.has(i));
     button.classList.toggle("sentinel", this.sentinels.has(cell.piece));
-    button.setAttribute("aria-label", `piece ${cell.piece}: ${words(entry, this.bench.causes)}`);
+    button.setAttribute("aria-label", `piece ${cell.piece}: ${words(entry, this.bench)}`);
   }
 
   /** Goes to a cell; extending keeps those chosen and adds it. */

@@ -49,7 +49,7 @@ public record NewBatch(
         private Draft(Protocol protocol) {
             this.protocol = protocol;
             this.done = HowDone.as(protocol);
-            this.vessel = Vessel.loose(protocol.placing().vessel().words());
+            this.vessel = Vessel.loose(protocol.placing().vessel().words().written());
         }
 
         /** Of what it is and where it will stand; {@code stockPlant} is null where that is not known. */

@@ -95,7 +95,7 @@ class Stages {
                                 "code",
                                 view.code(),
                                 "act",
-                                clock.next().map(Protocol.Stage::act).orElse("nothing more"))));
+                                clock.next().map(s -> s.act().metric()).orElse("nothing more"))));
         today.refuseFuture("saidOn", day);
         if (day.isBefore(clock.since())) {
             throw new InvalidField("saidOn", Messages.text("Stages.cannot.before.give.day", "since", clock.since()));

@@ -5,12 +5,16 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.Batches;
 import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.measure.Unit;
+import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Sign;
 import jakarta.validation.Valid;
@@ -39,12 +43,14 @@ class CheckController {
     private final Sheets sheets;
     private final BatchBook book;
     private final Today today;
+    private final Measures measures;
 
-    CheckController(Batches batches, Sheets sheets, BatchBook book, Today today) {
+    CheckController(Batches batches, Sheets sheets, BatchBook book, Today today, Measures measures) {
         this.batches = batches;
         this.sheets = sheets;
         this.book = book;
         this.today = today;
+        this.measures = measures;
     }
 
     /**
@@ -66,7 +72,19 @@ class CheckController {
             String stuckOn,
             String today,
             int changes,
-            List<Cause> causes) {}
+            List<Cause> causes,
+            Lengths lengths) {}
+
+    /**
+     * How root lengths are typed and told; they are kept in mm.
+     *
+     * @param step how many mm one of what is typed is
+     * @param unit what they are told in
+     * @param each how many mm one of that is
+     * @param decimals how many it is told with
+     * @param asks what is asked for
+     */
+    record Lengths(double step, String unit, double each, int decimals, String asks) {}
 
     /** Whether roots tell a milestone, and how long they must be, in mm. */
     record Told(boolean byRoots, int mm) {}
@@ -161,7 +179,20 @@ class CheckController {
                 b.changes(),
                 Arrays.stream(LossCause.values())
                         .map(c -> new Cause(c.key(), c, c.word()))
-                        .toList());
+                        .toList(),
+                lengths());
+    }
+
+    /** In tenths of an inch by whoever measures so: what is typed are whole numbers. */
+    private Lengths lengths() {
+        boolean inches = measures.units() == UnitSystem.US;
+        double each = Unit.MILLIMETRE.in((inches ? Unit.INCH : Unit.MILLIMETRE).of(1));
+        return new Lengths(
+                inches ? each / 10 : each,
+                measures.unit(Unit.MILLIMETRE),
+                each,
+                inches ? 1 : 0,
+                Messages.text("CheckController.root", "inches", inches));
     }
 
     private static Cell cell(PieceDetail p) {

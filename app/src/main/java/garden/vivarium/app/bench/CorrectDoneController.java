@@ -7,6 +7,7 @@ import garden.vivarium.app.batch.LookCommand;
 import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
@@ -38,10 +39,12 @@ class CorrectDoneController {
 
     private final DoneCorrections corrections;
     private final BatchBook book;
+    private final Measures measures;
 
-    CorrectDoneController(DoneCorrections corrections, BatchBook book) {
+    CorrectDoneController(DoneCorrections corrections, BatchBook book, Measures measures) {
         this.corrections = corrections;
         this.book = book;
+        this.measures = measures;
     }
 
     @GetMapping("/batches/{code}/checks/{check}/correct")
@@ -118,7 +121,8 @@ class CorrectDoneController {
             @RequestParam(required = false) String why,
             RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
-            corrections.correctMove(code, move, movedOn, pieces, youngPlants, settled, stands::over, why);
+            corrections.correctMove(
+                    code, move, movedOn, pieces, youngPlants, settled, was -> stands.over(was, measures), why);
             return pieces == 0 && youngPlants == 0 ? "The move is taken back." : "The move is corrected.";
         });
     }

@@ -1,8 +1,10 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.Noted;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
+import garden.vivarium.core.measure.Length;
 import garden.vivarium.core.timing.PieceCode;
 
 /** One piece as it is drawn: where it stands, what else was noted, and whether it is in a pot. */
@@ -20,22 +22,24 @@ public record PieceDetail(PieceCode code, PieceView view, Noted noted, boolean p
         return Boolean.TRUE.equals(noted.topGrowth()) && !view.state().isEnd();
     }
 
-    /** The piece in words. */
-    public String words() {
-        StringBuilder words = new StringBuilder(
-                "%s: %s".formatted(code, potted ? "potted" : view.state().words()));
-        if (noted.cause() != null && view.state() == PieceState.LOST) {
-            words.append(", ").append(noted.cause().word());
-        }
-        if (noted.rootMm() != null) {
-            words.append(", root ").append(noted.rootMm()).append(" mm");
-        }
-        if (leafy()) {
-            words.append(", top growth");
-        }
-        if (view.byCount()) {
-            words.append(", by count");
-        }
-        return words.toString();
+    /** The piece in a line. */
+    public Sentence says() {
+        boolean lost = view.state() == PieceState.LOST && noted.cause() != null;
+        return Sentence.of(
+                "piece.says",
+                "code",
+                code,
+                "potted",
+                potted,
+                "state",
+                view.state(),
+                "cause",
+                lost ? noted.cause().word() : "none",
+                "root",
+                noted.rootMm() == null ? "none" : Length.ofMillimetres(noted.rootMm()),
+                "leafy",
+                leafy(),
+                "byCount",
+                view.byCount());
     }
 }

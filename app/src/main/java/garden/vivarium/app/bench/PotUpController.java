@@ -5,12 +5,14 @@ import garden.vivarium.app.batch.Moves;
 import garden.vivarium.app.batch.PottedIn;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.plan.PotSetting;
 import garden.vivarium.core.plan.PottingUp;
 import garden.vivarium.core.timing.Climate;
@@ -46,13 +48,15 @@ class PotUpController {
     private final Stock stock;
     private final Guide guide;
     private final Today today;
+    private final Measures measures;
 
-    PotUpController(Sheets sheets, Moves moves, Stock stock, Guide guide, Today today) {
+    PotUpController(Sheets sheets, Moves moves, Stock stock, Guide guide, Today today, Measures measures) {
         this.sheets = sheets;
         this.moves = moves;
         this.stock = stock;
         this.guide = guide;
         this.today = today;
+        this.measures = measures;
     }
 
     @GetMapping("/batches/{code}/pot")
@@ -174,8 +178,7 @@ class PotUpController {
         return words == null ? null : words.substring(0, Math.min(most, words.length()));
     }
 
-    private static List<Moves.Filled> filled(
-            List<String> pots, List<String> perPot, List<String> across, PottedIn rest) {
+    private List<Moves.Filled> filled(List<String> pots, List<String> perPot, List<String> across, PottedIn rest) {
         List<Moves.Filled> filled = new ArrayList<>();
         for (int i = 0; i < pots.size(); i++) {
             if (pots.get(i) == null
@@ -184,8 +187,9 @@ class PotUpController {
                 continue;
             }
             int each = (int) number("perPot", at(perPot, i), 1, 200);
-            Integer mm =
-                    at(across, i).isBlank() ? null : (int) Math.round(10 * number("across", at(across, i), 1, MOST_CM));
+            Integer mm = at(across, i).isBlank()
+                    ? null
+                    : (int) Math.round(10 * measures.within("across", at(across, i), Unit.CENTIMETRE, 1, MOST_CM));
             filled.add(new Moves.Filled(
                     (int) number("pots", pots.get(i), 1, 2000),
                     each,

@@ -1,46 +1,37 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.PottedIn;
-import garden.vivarium.app.platform.InvalidField;
-import garden.vivarium.app.platform.Messages;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
+import garden.vivarium.app.platform.Measures;
+import garden.vivarium.core.measure.Unit;
 import java.time.LocalDate;
 
 /**
  * What young plants really stand in, as it is typed when a move is corrected.
  *
  * @param pots whether it is asked for at all; else it stays as it was
- * @param across width of the pots in cm, or null
+ * @param across width of the pots in the unit of whoever typed it, or null
  * @param mix what they are filled with, or null
  * @param waterOn day of the first water, or null
  * @param feedOn day of the first feed, or null
  * @param remark whatever else, or null
  */
-record StandsForm(boolean pots, BigDecimal across, String mix, LocalDate waterOn, LocalDate feedOn, String remark) {
+record StandsForm(boolean pots, String across, String mix, LocalDate waterOn, LocalDate feedOn, String remark) {
 
-    private static final BigDecimal LEAST_CM = BigDecimal.ONE;
-    private static final BigDecimal MOST_CM = BigDecimal.valueOf(100);
+    private static final double MOST_CM = 100;
 
     /**
      * The same pots as they really are; where they stand is told by carrying them.
      *
      * @throws InvalidField if there is no such pot
      */
-    PottedIn over(PottedIn was) {
+    PottedIn over(PottedIn was, Measures measures) {
         if (!pots || (isEmpty() && was.equals(PottedIn.UNSAID))) {
             return was;
         }
-        if (across != null && (across.compareTo(LEAST_CM) < 0 || across.compareTo(MOST_CM) > 0)) {
-            throw new InvalidField(
-                    "across", Messages.text("PotUp.number", "typed", across.toPlainString(), "least", 1, "most", 100));
-        }
         return new PottedIn(
-                across == null
+                empty(across) == null
                         ? null
-                        : across.movePointRight(1)
-                                .setScale(0, RoundingMode.HALF_UP)
-                                .intValueExact(),
+                        : (int) Math.round(10 * measures.within("across", across, Unit.CENTIMETRE, 1, MOST_CM)),
                 was.perPot() == null ? 1 : was.perPot(),
                 empty(mix),
                 was.placeId(),
@@ -50,7 +41,11 @@ record StandsForm(boolean pots, BigDecimal across, String mix, LocalDate waterOn
     }
 
     private boolean isEmpty() {
-        return across == null && waterOn == null && feedOn == null && empty(mix) == null && empty(remark) == null;
+        return empty(across) == null
+                && waterOn == null
+                && feedOn == null
+                && empty(mix) == null
+                && empty(remark) == null;
     }
 
     private static String empty(String typed) {

@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.core.Working;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -22,8 +23,8 @@ import java.util.UUID;
 public record Task(
         Kind kind,
         BatchView batch,
-        String what,
-        String why,
+        Sentence what,
+        Sentence why,
         LocalDate due,
         boolean pressing,
         UUID potting,
@@ -35,8 +36,8 @@ public record Task(
     Task(
             Kind kind,
             BatchView batch,
-            String what,
-            String why,
+            Sentence what,
+            Sentence why,
             LocalDate due,
             boolean pressing,
             UUID potting,

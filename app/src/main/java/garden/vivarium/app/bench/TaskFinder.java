@@ -3,15 +3,15 @@ package garden.vivarium.app.bench;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.batch.PottingView;
 import garden.vivarium.app.guide.GuideLookup;
-import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.platform.Today;
-import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.Working;
 import garden.vivarium.core.evidence.RunningBatch;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.plan.SeasonOutlook;
 import garden.vivarium.core.timing.LookKind;
@@ -34,14 +34,10 @@ class TaskFinder {
     private static final int DAYS_UNTIL_PRESSING = 7;
 
     private final GuideLookup lookup;
-    private final Says says;
-    private final Words words;
     private final Today today;
 
-    TaskFinder(GuideLookup lookup, Says says, Words words, Today today) {
+    TaskFinder(GuideLookup lookup, Today today) {
         this.lookup = lookup;
-        this.says = says;
-        this.words = words;
         this.today = today;
     }
 
@@ -145,8 +141,8 @@ class TaskFinder {
         return new Task(
                 Task.Kind.STICK,
                 b,
-                words.say("task.stick", "taken", b.taken()),
-                words.say("task.stick.why", "ago", says.away(b.takenOn()), "least", least, "most", most),
+                Sentence.of("task.stick", "taken", b.taken()),
+                Sentence.of("task.stick.why", "ago", new Sentence.Ago(b.takenOn()), "least", least, "most", most),
                 due,
                 today.date().isAfter(b.takenOn().plusDays(most)),
                 null,
@@ -165,12 +161,17 @@ class TaskFinder {
         return new Task(
                 seen ? Task.Kind.ASK : Task.Kind.TEND,
                 b,
-                seen ? question(stage.when().orElseThrow().ask()) : stage.act(),
+                Sentence.of(seen ? question(stage.when().orElseThrow().ask()) : stage.act()),
                 answered
-                        ? words.say("task.answered.why", "day", b.earliestReady())
+                        ? Sentence.of("task.answered.why", "day", b.earliestReady())
                         : seen
-                                ? words.say("task.ask.why", "act", uncapital(stage.act()), "clock", stage.startsClock())
-                                : words.say(
+                                ? Sentence.of(
+                                        "task.ask.why",
+                                        "act",
+                                        Sentence.Cased.lower(stage.act()),
+                                        "clock",
+                                        stage.startsClock())
+                                : Sentence.of(
                                         "task.tend.why", "days", stage.after().orElseThrow(), "since", clock.since()),
                 due,
                 !seen && today.date().isAfter(due.plusDays(DAYS_UNTIL_PRESSING)),
@@ -198,12 +199,14 @@ class TaskFinder {
         BatchView b = k.batch();
         LocalDate due =
                 k.lastTaking() == null ? b.earliestReady() : k.lastTaking().plusDays(days);
-        String test = protocolOf(b).map(p -> p.ready().test()).orElseGet(() -> words.say("task.separate.own.roots"));
+        Object test = protocolOf(b)
+                .<Object>map(p -> p.ready().test())
+                .orElseGet(() -> Sentence.of("task.separate.own.roots"));
         return new Task(
                 Task.Kind.SEPARATE,
                 b,
-                words.say("task.separate", "pieces", b.readyToMove()),
-                words.say("task.separate.why", "test", test, "plants", b.youngPlants()),
+                Sentence.of("task.separate", "pieces", b.readyToMove()),
+                Sentence.of("task.separate.why", "test", test, "plants", b.youngPlants()),
                 due,
                 false,
                 null,
@@ -223,8 +226,8 @@ class TaskFinder {
         return new Task(
                 Task.Kind.MOVE,
                 b,
-                words.say("task.move", "pieces", b.readyToMove()),
-                words.say(late ? "task.move.late" : "task.move.why", "ready", b.earliestReady(), "by", by),
+                Sentence.of("task.move", "pieces", b.readyToMove()),
+                Sentence.of(late ? "task.move.late" : "task.move.why", "ready", b.earliestReady(), "by", by),
                 b.earliestReady(),
                 late,
                 null,
@@ -244,8 +247,8 @@ class TaskFinder {
         return new Task(
                 Task.Kind.SETTLE,
                 k.batch(),
-                words.say("task.settle", "plants", p.maySettle()),
-                words.say("task.settle.why", "ago", says.away(p.movedOn()), "days", days),
+                Sentence.of("task.settle", "plants", p.maySettle()),
+                Sentence.of("task.settle.why", "ago", new Sentence.Ago(p.movedOn()), "days", days),
                 due,
                 false,
                 p.id(),
@@ -263,17 +266,17 @@ class TaskFinder {
         int age = b.age(today.date());
         Working working;
         int day;
-        String why;
+        Sentence why;
         if (k.now().isEmpty()) {
             day = (int) Math.round(looks.first() * slower);
-            why = words.say(
+            why = Sentence.of(
                     "task.look.first.why",
                     "age",
                     age,
                     "day",
                     day,
                     "how",
-                    capital(looks.kind().in(b.way().medium()).words()));
+                    Sentence.Cased.upper(looks.kind().in(b.way().medium())));
             working = Working.of(
                     Statement.of(Step.WHEN_TO_LOOK_FIRST),
                     Statement.of(Step.FIRST_LOOK, "first", looks.first(), "slower", slower, "day", day));
@@ -281,7 +284,7 @@ class TaskFinder {
             NextLook next = NextLook.of(k.now().get(), k.seen(), looks.least(), looks.most());
             day = next.day();
             why = next.isWorthIt()
-                    ? words.say(
+                    ? Sentence.of(
                             "task.look.why",
                             "age",
                             age,
@@ -291,7 +294,7 @@ class TaskFinder {
                             day,
                             "inTen",
                             Math.max(1, Math.round(10 * next.chance())))
-                    : words.say(
+                    : Sentence.of(
                             "task.look.longest.why",
                             "age",
                             age,
@@ -313,7 +316,7 @@ class TaskFinder {
         return new Task(
                 Task.Kind.LOOK,
                 b,
-                words.say("task.look", "pieces", b.counts().pending()),
+                Sentence.of("task.look", "pieces", b.counts().pending()),
                 why,
                 due,
                 overdue,
@@ -323,9 +326,9 @@ class TaskFinder {
     }
 
     /** Inside its window or past it, nobody is told that nothing is to be expected. */
-    private String inWindow(BatchFacts k, int age, NextLook next) {
+    private Sentence inWindow(BatchFacts k, int age, NextLook next) {
         Window window = k.expected().ready().window();
-        return words.say(
+        return Sentence.of(
                 "task.look.window.why",
                 "age",
                 age,
@@ -349,8 +352,8 @@ class TaskFinder {
         return new Task(
                 Task.Kind.GIVE_UP,
                 b,
-                words.say("task.give.up", "pieces", stalled.pieces()),
-                words.say(
+                Sentence.of("task.give.up", "pieces", stalled.pieces()),
+                Sentence.of(
                         "task.give.up.why",
                         "day",
                         stalled.lastLook(),
@@ -370,15 +373,7 @@ class TaskFinder {
     }
 
     /** The question alone: what follows it is what to do then. */
-    private static String question(String ask) {
-        return ask.contains("?") ? ask.substring(0, ask.indexOf('?') + 1) : ask + "?";
-    }
-
-    private static String uncapital(String words) {
-        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    private static Prose question(Prose ask) {
+        return ask.untilFirst('?');
     }
 }

@@ -3,8 +3,11 @@ package garden.vivarium.app.benchmap;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.measure.BenchLayout.Size;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.watch.PlaceFit;
 import java.util.List;
@@ -29,10 +32,14 @@ class BenchMapController {
 
     private final BenchMaps maps;
     private final BenchMoves moves;
+    private final Measures measures;
+    private final Words words;
 
-    BenchMapController(BenchMaps maps, BenchMoves moves) {
+    BenchMapController(BenchMaps maps, BenchMoves moves, Measures measures, Words words) {
         this.maps = maps;
         this.moves = moves;
+        this.measures = measures;
+        this.words = words;
     }
 
     @GetMapping
@@ -84,7 +91,7 @@ class BenchMapController {
             @RequestParam(required = false) PlaceFit.Light light,
             RedirectAttributes next) {
         return FormActions.run(next, "/benches/map", () -> {
-            Optional<double[]> warmth = range("tempFrom", tempFrom, tempTo, Warmth.COLDEST, Warmth.WARMEST);
+            Optional<double[]> warmth = warmth(tempFrom, tempTo);
             Optional<double[]> humidity = range("humidityFrom", humidityFrom, humidityTo, 0, 100);
             moves.describe(
                     place,
@@ -98,12 +105,22 @@ class BenchMapController {
         });
     }
 
-    private static double needed(String field, String typed) {
+    private double needed(String field, String typed) {
         Double value = Figures.decimal(field, typed);
         if (value == null) {
-            throw new InvalidField(field, Messages.text("BenchMaps.size"));
+            throw new InvalidField(field, BenchMoves.sizes(words));
         }
-        return value;
+        return measures.metric(value, Unit.CENTIMETRE);
+    }
+
+    /** Two ends of a range of warmth, or neither. */
+    private Optional<double[]> warmth(String from, String to) {
+        if (from == null || from.isBlank() || to == null || to.isBlank()) {
+            return range("tempFrom", from, to, Warmth.COLDEST, Warmth.WARMEST);
+        }
+        double low = measures.within("tempFrom", from, Unit.CELSIUS, Warmth.COLDEST, Warmth.WARMEST);
+        double high = measures.within("tempTo", to, Unit.CELSIUS, low, Warmth.WARMEST);
+        return Optional.of(new double[] {low, high});
     }
 
     /** Two ends of a range, or neither. */

@@ -7,10 +7,13 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.measure.BenchLayout.Size;
 import garden.vivarium.core.measure.BenchLayout.Spot;
+import garden.vivarium.core.measure.Length;
+import garden.vivarium.core.measure.Quantity;
 import garden.vivarium.core.watch.PlaceFit;
 import java.util.Comparator;
 import java.util.List;
@@ -32,6 +35,7 @@ public class BenchMoves {
     private final HousePlanRepository houses;
     private final VesselSpotRepository spots;
     private final Today today;
+    private final Words words;
 
     BenchMoves(
             BenchMaps maps,
@@ -41,7 +45,8 @@ public class BenchMoves {
             PlacePlanRepository plans,
             HousePlanRepository houses,
             VesselSpotRepository spots,
-            Today today) {
+            Today today,
+            Words words) {
         this.maps = maps;
         this.book = book;
         this.whereabouts = whereabouts;
@@ -50,6 +55,7 @@ public class BenchMoves {
         this.houses = houses;
         this.spots = spots;
         this.today = today;
+        this.words = words;
     }
 
     /**
@@ -108,6 +114,12 @@ public class BenchMoves {
         }
     }
 
+    /** How large a bench may be. */
+    static String sizes(Words words) {
+        return words.say(
+                "BenchMaps.size", "size", new Quantity.Between(Length.ofCentimetres(10), Length.ofCentimetres(10_000)));
+    }
+
     /**
      * Says what a bench is, and what air it has.
      *
@@ -116,7 +128,7 @@ public class BenchMoves {
     @Transactional
     public void describe(UUID place, String house, Size size, PlaceFit.Air air) {
         if (!(size.wide() >= 10 && size.wide() <= 10_000 && size.deep() >= 10 && size.deep() <= 10_000)) {
-            throw new InvalidField("wide", Messages.text("BenchMaps.size"));
+            throw new InvalidField("wide", sizes(words));
         }
         PlacePlan plan = plan(place);
         plan.is(house == null || house.isBlank() ? plan.house() : house.strip(), size);

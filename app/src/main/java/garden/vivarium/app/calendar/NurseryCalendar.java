@@ -8,6 +8,7 @@ import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -52,14 +53,17 @@ class NurseryCalendar {
     private final CareBook care;
     private final Stock stock;
     private final Today today;
+    private final Words words;
 
-    NurseryCalendar(Benches benches, Plans plans, PromiseBook promises, CareBook care, Stock stock, Today today) {
+    NurseryCalendar(
+            Benches benches, Plans plans, PromiseBook promises, CareBook care, Stock stock, Today today, Words words) {
         this.benches = benches;
         this.plans = plans;
         this.promises = promises;
         this.care = care;
         this.stock = stock;
         this.today = today;
+        this.words = words;
     }
 
     private record Entry(String id, LocalDate day, String title, String why, String where) {}
@@ -118,13 +122,13 @@ class NurseryCalendar {
         return entries;
     }
 
-    private static Entry entry(Task t, String place) {
+    private Entry entry(Task t, String place) {
         String which = t.stage() != null ? "-" + t.stage() : t.potting() != null ? "-" + t.potting() : "";
         return new Entry(
                 t.batch().id() + "-" + t.kind().name().toLowerCase(Locale.ROOT) + which,
                 t.due(),
-                "%s: %s".formatted(t.batch().code(), t.what()),
-                "%s. %s".formatted(t.batch().plant(), t.why()),
+                "%s: %s".formatted(t.batch().code(), words.of(t.what())),
+                "%s. %s".formatted(t.batch().plant(), words.of(t.why())),
                 place);
     }
 

@@ -1,6 +1,9 @@
 package garden.vivarium.app.climate;
 
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.core.measure.Night;
+import garden.vivarium.core.measure.Temperature;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.Warmth;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -16,21 +19,23 @@ import java.util.Optional;
  * @param from first instant
  * @param to last instant
  * @param step hours from one point to the next: 1, or 24 where there are many
+ * @param unit of warmth, by which whoever reads measures
  * @param hours of it
  * @param bands what batches there want, each from and to
  * @param nights from and to, in hours since {@code from}; none where nobody said where on the globe it is
  */
-record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band> bands, List<double[]> nights) {
+record AirChart(
+        Instant from, Instant to, int step, String unit, List<Hour> hours, List<Band> bands, List<double[]> nights) {
 
     private static final int DAY = 24;
 
-    /** An hour since the first, with its lowest, mean and highest °C, humidity in per cent and light of full sun, or null. */
+    /** An hour since the first, with its lowest, mean and highest warmth, humidity in per cent and light of full sun, or null. */
     record Hour(long at, double low, double mean, double high, Double humid, Double light) {}
 
-    /** What some want: label codes, from, to in °C. */
+    /** What some want: label codes, from, to. */
     record Band(String codes, double from, double to) {}
 
-    static AirChart of(PlaceAir air, Optional<Double> latitude) {
+    static AirChart of(PlaceAir air, Optional<Double> latitude, Measures measures) {
         Instant from = air.from();
         boolean byDay = air.byDay();
         Instant to = air.hours().isEmpty()
@@ -39,9 +44,9 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
         List<Hour> hours = air.hours().stream()
                 .map(h -> new Hour(
                         ChronoUnit.HOURS.between(from, h.at()),
-                        drawn(h.coldest()),
-                        drawn(h.mean()),
-                        drawn(h.warmest()),
+                        drawn(shown(h.coldest(), measures)),
+                        drawn(shown(h.mean(), measures)),
+                        drawn(shown(h.warmest(), measures)),
                         drawn(h.humidity()),
                         drawn(h.light())))
                 .toList();
@@ -50,15 +55,21 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
             w.wanted()
                     .warmth()
                     .filter(x -> x.from() > Warmth.COLDEST)
-                    .ifPresent(x -> add(bands, w.batch().code(), x));
+                    .ifPresent(x -> add(bands, w.batch().code(), shown(x.from(), measures), shown(x.to(), measures)));
         }
         return new AirChart(
                 from,
                 to,
                 byDay ? DAY : 1,
+                measures.unit(Unit.CELSIUS),
                 hours,
                 bands,
                 byDay ? List.of() : latitude.map(l -> nights(l, from, to)).orElse(List.of()));
+    }
+
+    /** As whoever reads measures, to a tenth. */
+    private static double shown(double celsius, Measures measures) {
+        return Math.round(10 * measures.shown(Temperature.ofCelsius(celsius))) / 10.0;
     }
 
     /** To two places: no line is drawn finer. */
@@ -66,15 +77,15 @@ record AirChart(Instant from, Instant to, int step, List<Hour> hours, List<Band>
         return value == null ? null : Math.round(100 * value) / 100.0;
     }
 
-    private static void add(List<Band> bands, String code, Warmth warmth) {
+    private static void add(List<Band> bands, String code, double from, double to) {
         for (int i = 0; i < bands.size(); i++) {
             Band b = bands.get(i);
-            if (b.from() == warmth.from() && b.to() == warmth.to()) {
+            if (b.from() == from && b.to() == to) {
                 bands.set(i, new Band(b.codes() + ", " + code, b.from(), b.to()));
                 return;
             }
         }
-        bands.add(new Band(code, warmth.from(), warmth.to()));
+        bands.add(new Band(code, from, to));
     }
 
     private static List<double[]> nights(double latitude, Instant from, Instant to) {

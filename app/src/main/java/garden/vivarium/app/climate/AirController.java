@@ -3,9 +3,11 @@ package garden.vivarium.app.climate;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.measure.Night;
+import garden.vivarium.core.measure.Unit;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.Reader;
@@ -48,15 +50,23 @@ class AirController {
     private final AirRecord record;
     private final Loggers loggers;
     private final Today today;
+    private final Measures measures;
 
     AirController(
-            PlaceAirs airs, PlaceNights nights, Readings readings, AirRecord record, Loggers loggers, Today today) {
+            PlaceAirs airs,
+            PlaceNights nights,
+            Readings readings,
+            AirRecord record,
+            Loggers loggers,
+            Today today,
+            Measures measures) {
         this.airs = airs;
         this.nights = nights;
         this.readings = readings;
         this.record = record;
         this.loggers = loggers;
         this.today = today;
+        this.measures = measures;
     }
 
     @GetMapping
@@ -79,7 +89,7 @@ class AirController {
         PlaceAir air = airs.of(place, shown);
         model.addAttribute("air", air);
         model.addAttribute("days", shown);
-        model.addAttribute("chart", AirChart.of(air, record.latitude()));
+        model.addAttribute("chart", AirChart.of(air, record.latitude(), measures));
         model.addAttribute(
                 "loggers",
                 loggers.list().stream().filter(l -> l.place().equals(place)).toList());
@@ -129,12 +139,15 @@ class AirController {
             @RequestParam(required = false) String humidity,
             RedirectAttributes next) {
         return FormActions.run(next, "/benches/air/" + place, () -> {
-            Double celsius = Figures.decimal("warmth", warmth);
-            if (celsius == null) {
-                throw new InvalidField("warmth", Messages.text("AirController.warmth"));
+            Double typed = Figures.decimal("warmth", warmth);
+            if (typed == null) {
+                throw new InvalidField(
+                        "warmth", Messages.text("AirController.warmth", "unit", measures.unit(Unit.CELSIUS)));
             }
             Instant at = (readAt == null ? today.now() : today.instant(readAt)).truncatedTo(ChronoUnit.MINUTES);
-            readings.put(place, new Reading(at, celsius, Figures.decimal("humidity", humidity), null));
+            readings.put(
+                    place,
+                    new Reading(at, measures.metric(typed, Unit.CELSIUS), Figures.decimal("humidity", humidity), null));
             return Messages.text(
                     "AirController.put", "time", today.local(at).toString().replace('T', ' '));
         });

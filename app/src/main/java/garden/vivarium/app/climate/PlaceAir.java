@@ -4,6 +4,8 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.measure.Air;
+import garden.vivarium.core.measure.Quantity;
+import garden.vivarium.core.measure.Temperature;
 import garden.vivarium.core.watch.AirWatch;
 import garden.vivarium.core.watch.LightWatch;
 import garden.vivarium.core.watch.Nights;
@@ -65,6 +67,11 @@ record PlaceAir(
     /** The last °C that was read, to a tenth. */
     public double warmthNow() {
         return last.map(r -> Math.round(10 * r.warmth()) / 10.0).orElse(0.0);
+    }
+
+    /** From the lowest to the highest of its hours. */
+    public Quantity.Between range() {
+        return new Quantity.Between(Temperature.ofCelsius(coldest()), Temperature.ofCelsius(warmest()));
     }
 
     /** What the last reading tells beside its figures: dew point in °C and deficit in kPa; empty where no humidity was read. */

@@ -23,6 +23,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Symptom;
 import garden.vivarium.core.measure.BenchLayout.Size;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.stock.Quarantine;
 import garden.vivarium.core.watch.PlaceFit;
@@ -83,7 +84,7 @@ class DemoTales {
                 air.cover(),
                 air.warmth(),
                 Optional.of(Warmth.of(22)),
-                "from a mat, until rooted",
+                Prose.of("from a mat, until rooted"),
                 air.humidity(),
                 air.light(),
                 air.lampHours());

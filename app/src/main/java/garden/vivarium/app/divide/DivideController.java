@@ -6,6 +6,7 @@ import garden.vivarium.app.photo.Photos;
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Today;
@@ -14,6 +15,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.divide.Form;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Unit;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -41,9 +43,17 @@ class DivideController {
     private final Guide guide;
     private final Today today;
     private final Says says;
+    private final Measures measures;
 
     DivideController(
-            Divisions divisions, Photos photos, BatchLabels labels, Stock stock, Guide guide, Today today, Says says) {
+            Divisions divisions,
+            Photos photos,
+            BatchLabels labels,
+            Stock stock,
+            Guide guide,
+            Today today,
+            Says says,
+            Measures measures) {
         this.divisions = divisions;
         this.photos = photos;
         this.labels = labels;
@@ -51,6 +61,7 @@ class DivideController {
         this.guide = guide;
         this.today = today;
         this.says = says;
+        this.measures = measures;
     }
 
     @GetMapping
@@ -74,7 +85,7 @@ class DivideController {
         model.addAttribute("drawn", drawn == null ? "" : drawn);
         model.addAttribute("sure", sure == null ? SURE : sure);
         model.addAttribute("away", away == null ? 1 : away);
-        model.addAttribute("step", step == null ? says.typed(of.step()) : step);
+        model.addAttribute("step", step == null ? measures.typed(of.step(), Unit.CENTIMETRE) : step);
         model.addAttribute("cuts", cuts == null ? "" : cuts);
         model.addAttribute("places", stock.places());
         model.addAttribute("photos", photos.ofStock(id));
@@ -110,14 +121,14 @@ class DivideController {
                 .toUriString();
     }
 
-    private static Divisions.Asked asked(String drawn, Form form, String sure, String away, String step, String cuts) {
+    private Divisions.Asked asked(String drawn, Form form, String sure, String away, String step, String cuts) {
         Drawn read = Drawn.read(drawn);
         return new Divisions.Asked(
                 read,
                 form,
                 (int) within("sure", Figures.decimal("sure", sure), SURE, 10, 99),
                 (int) within("away", Figures.decimal("away", away), 1, 1, 40),
-                within("step", Figures.decimal("step", step), form.step(), 0.5, 50),
+                step == null || step.isBlank() ? form.step() : measures.within("step", step, Unit.CENTIMETRE, 0.5, 50),
                 read.cuts(cuts));
     }
 

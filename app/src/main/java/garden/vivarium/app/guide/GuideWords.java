@@ -1,5 +1,6 @@
 package garden.vivarium.app.guide;
 
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
@@ -10,16 +11,18 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** The figures of a protocol in words: temperatures in °C, lengths in cm, volumes in litres. Templates call it as {@code @guideWords}. */
+/** The figures of a protocol in words, quantities in the units of whoever reads. Templates call it as {@code @guideWords}. */
 @Component("guideWords")
 public class GuideWords {
 
     private static final double MM_PER_CM = 10;
 
     private final Messages messages;
+    private final Measures measures;
 
-    GuideWords(Messages messages) {
+    GuideWords(Messages messages, Measures measures) {
         this.messages = messages;
+        this.measures = measures;
     }
 
     /** "none: it washes off", "optional: 0.3%". */
@@ -36,25 +39,23 @@ public class GuideWords {
                     .collect(Collectors.joining(messages.say("guide.warmth.then"))));
         }
         air.base().ifPresent(b -> parts.add(messages.say("guide.warmth.base", "warmth", spell(b))));
-        if (!air.remark().isEmpty()) {
-            parts.add(air.remark());
+        if (!air.remark().isBlank()) {
+            parts.add(measures.told(air.remark()));
         }
         return String.join(", ", parts);
     }
 
     private String spell(Warmth w) {
-        String range = w.from() == w.to()
-                ? messages.say("guide.warmth.at", "from", w.from())
-                : messages.say("guide.warmth.between", "from", w.from(), "to", w.to());
+        String range = measures.told(w.range());
         return w.weeks()
-                .map(weeks -> messages.say("guide.warmth.for", "range", range, "weeks", weeks))
+                .map(weeks -> messages.say("guide.warmth.for", "warmth", range, "weeks", weeks))
                 .orElse(range);
     }
 
     /** "3 cm apart", "4 cm apart, set firm", "one to a cell". */
     public String spacing(Spacing spacing) {
         return spacing.apartMm()
-                .map(mm -> messages.say("guide.apart", "cm", mm / MM_PER_CM)
+                .map(mm -> messages.say("guide.apart", "apart", measures.centimetres(mm / MM_PER_CM))
                         + (spacing.words().isEmpty() ? "" : ", " + spacing.words()))
                 .orElse(spacing.words());
     }
@@ -62,8 +63,8 @@ public class GuideWords {
     /** "9 cm", "2 L or lined out", "open ground". */
     public String pot(PotSize pot) {
         List<String> parts = new ArrayList<>();
-        pot.acrossMm().ifPresent(mm -> parts.add(messages.say("guide.pot.across", "cm", mm / MM_PER_CM)));
-        pot.litres().ifPresent(l -> parts.add(messages.say("guide.pot.litres", "litres", l)));
+        pot.acrossMm().ifPresent(mm -> parts.add(measures.centimetres(mm / MM_PER_CM)));
+        pot.litres().ifPresent(l -> parts.add(measures.litres(l)));
         if (!pot.otherwise().isEmpty()) {
             parts.add(pot.otherwise());
         }

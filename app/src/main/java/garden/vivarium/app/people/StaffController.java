@@ -114,7 +114,8 @@ class StaffController {
             HttpServletResponse response,
             RedirectAttributes next) {
         this.units.choose(units, request, response);
-        next.addFlashAttribute("said", "Measures are in " + units.words() + " from now on, for you.");
+        next.addFlashAttribute(
+                "said", "Measures are in " + Messages.text("UnitSystem." + units) + " from now on, for you.");
         return "redirect:/people";
     }
 

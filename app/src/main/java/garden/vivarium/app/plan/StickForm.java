@@ -7,6 +7,7 @@ import garden.vivarium.app.batch.NewBatch;
 import garden.vivarium.app.batch.Origin;
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
+import garden.vivarium.app.platform.InUnit;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
@@ -14,6 +15,7 @@ import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Unit;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -123,8 +125,7 @@ record StickForm(
             @Size(max = 60, message = "Shorten the kind of piece to 60 characters.")
             String pieceKind,
 
-            @Min(value = 1, message = "Length is in mm, 1 or more.")
-            @Max(value = Limits.LONGEST_PIECE_MM, message = "Length is in mm, at most 5,000.")
+            @InUnit(value = Unit.MILLIMETRE, least = 1, most = Limits.LONGEST_PIECE_MM)
             Integer lengthMm,
 
             @Min(value = 0, message = "Nodes: 0 or more.") @Max(value = 100, message = "Nodes: at most 100.")
@@ -171,7 +172,7 @@ record StickForm(
 
     static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, Integer each, LocalDate today) {
         int[] tray = trayFor(plan.start().take());
-        String vessel = protocol.placing().vessel().words();
+        String vessel = protocol.placing().vessel().words().metric();
         var piece = protocol.material().piece();
         return new StickForm(
                 new Cut(today, plan.start().take(), each),

@@ -5,6 +5,9 @@ import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.Section;
 import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.Quantity;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.stock.Quarantine;
 import garden.vivarium.core.timing.LookKind;
@@ -15,6 +18,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import org.springframework.util.StringUtils;
 
 /** Puts what the core says into words; templates call it as {@code @words}. */
 @Component("words")
@@ -22,16 +26,23 @@ public class Words {
 
     private final Messages messages;
     private final Says says;
+    private final Measures measures;
 
-    /** Words from these messages, days as these says. */
-    public Words(Messages messages, Says says) {
+    /** Words from these messages, days as these says, quantities as these measures. */
+    public Words(Messages messages, Says says, Measures measures) {
         this.messages = messages;
         this.says = says;
+        this.measures = measures;
+    }
+
+    /** What was left to be said. */
+    public String of(Sentence sentence) {
+        return messages.fill(sentence.key(), spoken(sentence.figures()));
     }
 
     /** What a rule says of its figures. */
     public String of(Statement statement) {
-        return messages.fill(statement.rule().key(), spoken(statement));
+        return messages.fill(statement.rule().key(), spoken(statement.figures()));
     }
 
     /**
@@ -40,11 +51,7 @@ public class Words {
      * @param figures name and value by turns
      */
     public String say(String key, Object... figures) {
-        Object[] spoken = figures.clone();
-        for (int i = 1; i < spoken.length; i += 2) {
-            spoken[i] = spoken(spoken[i]);
-        }
-        return messages.say(key, spoken);
+        return of(Sentence.of(key, figures));
     }
 
     /** A rule that needs no figures. */
@@ -74,12 +81,23 @@ public class Words {
 
     private String part(Statement statement, String which) {
         String key = statement.rule().key() + which;
-        return messages.has(key) ? messages.fill(key, spoken(statement)) : "";
+        return messages.has(key) ? messages.fill(key, spoken(statement.figures())) : "";
     }
 
-    private Map<String, Object> spoken(Statement statement) {
+    /** A quantity is there as it is told, in full as {@code name_full}, and without its unit as {@code name_number}. */
+    private Map<String, Object> spoken(Map<String, Object> figures) {
         Map<String, Object> spoken = new HashMap<>();
-        statement.figures().forEach((name, value) -> spoken.put(name, spoken(value)));
+        figures.forEach((name, value) -> {
+            spoken.put(name, spoken(value));
+            if (value instanceof Quantity quantity) {
+                spoken.put(name + "_number", measures.number(quantity));
+                spoken.put(name + "_full", measures.inFull(quantity, measures.number(quantity)));
+            } else if (value instanceof Quantity.Roughly rough) {
+                spoken.put(name + "_full", measures.inFull(rough.quantity(), measures.number(rough)));
+            } else if (value instanceof Quantity.Between range) {
+                spoken.put(name + "_span", measures.span(range));
+            }
+        });
         return spoken;
     }
 
@@ -87,6 +105,25 @@ public class Words {
     private Object spoken(Object value) {
         if (value instanceof LocalDate day) {
             return says.day(day);
+        } else if (value instanceof Quantity quantity) {
+            return measures.told(quantity);
+        } else if (value instanceof Quantity.Between range) {
+            return measures.told(range);
+        } else if (value instanceof Quantity.Roughly rough) {
+            return measures.told(rough);
+        } else if (value instanceof Prose prose) {
+            return measures.told(prose);
+        } else if (value instanceof Unit unit) {
+            return measures.unit(unit);
+        } else if (value instanceof Sentence sentence) {
+            return of(sentence);
+        } else if (value instanceof Sentence.Ago ago) {
+            return says.away(ago.day());
+        } else if (value instanceof Sentence.Cased cased) {
+            String told = String.valueOf(spoken(cased.figure()));
+            return cased.capital() ? StringUtils.capitalize(told) : StringUtils.uncapitalize(told);
+        } else if (value instanceof Statement statement) {
+            return of(statement);
         } else if (value instanceof Boolean yes) {
             return yes ? "yes" : "no";
         } else if (value instanceof List<?> list) {

@@ -155,7 +155,7 @@ class Away {
                         b.code(),
                         "/batches/" + b.code(),
                         words.say("away.task", "plant", b.plant(), "task", task.what()),
-                        task.why(),
+                        words.of(task.why()),
                         task.due(),
                         row.place().name()),
                 harms(task));

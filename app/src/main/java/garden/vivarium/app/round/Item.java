@@ -4,7 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.plan.PlanView;
-import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.CareAct;
@@ -51,7 +51,7 @@ sealed interface Item {
     String key();
 
     /** What it is, in a line. */
-    String line();
+    Sentence line();
 
     /** What a batch needs. */
     record BatchTask(Benches.Row row, Task task) implements Item {
@@ -82,8 +82,8 @@ sealed interface Item {
         }
 
         @Override
-        public String line() {
-            return Messages.text(
+        public Sentence line() {
+            return Sentence.of(
                     "Item.line",
                     "code",
                     task.batch().code(),
@@ -113,8 +113,8 @@ sealed interface Item {
         }
 
         @Override
-        public String line() {
-            return Messages.text(
+        public Sentence line() {
+            return Sentence.of(
                     "Item.line", "code", stock.code(), "name", stock.plant().name(), "what", what);
         }
 
@@ -156,8 +156,8 @@ sealed interface Item {
         }
 
         @Override
-        public String line() {
-            return Messages.text("Item.line", "code", code(), "name", subject.name(), "what", what);
+        public Sentence line() {
+            return Sentence.of("Item.line", "code", code(), "name", subject.name(), "what", what);
         }
 
         @Override
@@ -208,8 +208,8 @@ sealed interface Item {
         }
 
         @Override
-        public String line() {
-            return Messages.text("Item.line", "code", batch.code(), "name", batch.plant(), "what", what);
+        public Sentence line() {
+            return Sentence.of("Item.line", "code", batch.code(), "name", batch.plant(), "what", what);
         }
     }
 

@@ -12,6 +12,7 @@ import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.guide.CareAct;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -33,6 +34,7 @@ class RoundWork {
     private final Slips slips;
     private final Whereabouts vessels;
     private final Today today;
+    private final Words words;
 
     RoundWork(
             Benches benches,
@@ -41,7 +43,8 @@ class RoundWork {
             CareBook care,
             Slips slips,
             Whereabouts vessels,
-            Today today) {
+            Today today,
+            Words words) {
         this.benches = benches;
         this.batches = batches;
         this.moves = moves;
@@ -49,6 +52,7 @@ class RoundWork {
         this.slips = slips;
         this.vessels = vessels;
         this.today = today;
+        this.words = words;
     }
 
     /**
@@ -149,7 +153,7 @@ class RoundWork {
             case ASK, TEND ->
                 pressed.notYet()
                         ? Messages.text("Rounds.not.yet.round.asks", "code", code)
-                        : Messages.text("Rounds.written.down", "code", code, "what", task.what());
+                        : words.say("Rounds.written.down", "code", code, "what", task.what());
             case SEPARATE -> Messages.text("Rounds.taken.pieces.stay", "code", code, "pieces", pieces);
             case GIVE_UP -> Messages.text("Rounds.rest.written.off.as", "code", code);
         };

@@ -19,6 +19,7 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
 import garden.vivarium.core.measure.Pot;
+import garden.vivarium.core.measure.Volume;
 import garden.vivarium.core.plan.CutBack;
 import garden.vivarium.core.plan.Feeding;
 import garden.vivarium.core.plan.Weaning;
@@ -306,13 +307,14 @@ class Upkeeps {
                 .max(Comparator.naturalOrder())
                 .map(can -> words.say(
                         "round.feed.cans",
-                        "litres",
-                        says.rough(litres),
+                        "volume",
+                        Volume.ofLitres(litres).roughly(),
                         "cans",
                         says.rough(Math.max(0.25, Math.round(4 * litres / can) / 4.0)),
                         "can",
-                        says.amount(can)))
-                .orElseGet(() -> words.say("round.feed.litres", "litres", says.rough(litres)));
+                        Volume.ofLitres(can)))
+                .orElseGet(() -> words.say(
+                        "round.feed.litres", "volume", Volume.ofLitres(litres).roughly()));
     }
 
     private Optional<CareTask> first(

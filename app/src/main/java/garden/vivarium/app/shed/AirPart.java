@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Warmth;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -27,7 +28,7 @@ record AirPart(
         @Valid SpellPart base,
 
         @Size(max = 200, message = "Shorten it to 200 characters.")
-        String remark,
+        Prose remark,
 
         @NotBlank(message = "Say how humid.") @Size(max = 100, message = "Shorten it to 100 characters.")
         String humidity,
@@ -71,8 +72,8 @@ record AirPart(
         wrong.pushNestedPath("base");
         base.refuseDisorder(wrong);
         wrong.popNestedPath();
-        if (warmth.stream().allMatch(s -> s.from() == null) && words().isEmpty()) {
-            wrong.rejectValue("remark", "problem", "Say how warm: in °C, or in words, as “outdoors”.");
+        if (warmth.stream().allMatch(s -> s.from() == null) && words().isBlank()) {
+            wrong.rejectValue("remark", "problem", "Say how warm: in figures, or in words, as “outdoors”.");
         }
     }
 
@@ -84,7 +85,7 @@ record AirPart(
         return warmth.stream().flatMap(s -> s.warmth().stream()).toList();
     }
 
-    private String words() {
-        return remark == null ? "" : remark.strip();
+    private Prose words() {
+        return remark == null ? Prose.of("") : remark;
     }
 }

@@ -1,7 +1,10 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.InUnit;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.timing.Season;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -19,18 +22,18 @@ record MaterialPart(
         @NotBlank(message = "Say what a piece is.") @Size(max = 80, message = "Shorten it to 80 characters.")
         String pieceKind,
 
-        @Min(value = 1, message = "1 mm or more.") @Max(value = Limits.LONGEST_PIECE_MM, message = "At most 5,000 mm.")
+        @InUnit(value = Unit.MILLIMETRE, least = 1, most = Limits.LONGEST_PIECE_MM)
         Integer lengthMm,
 
         @Min(value = 0, message = "0 nodes or more.") @Max(value = 100, message = "At most 100 nodes.")
         Integer nodes,
 
         @NotBlank(message = "Say which leaves stay.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String leaves,
+        Prose leaves,
 
         @NotBlank(message = "Say what the material should be like.")
         @Size(max = 300, message = "Shorten it to 300 characters.")
-        String ripeness,
+        Prose ripeness,
 
         List<Month> months,
 

@@ -1,9 +1,10 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.InUnit;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.timing.Window;
-import jakarta.validation.constraints.Max;
-import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
@@ -12,10 +13,9 @@ import org.springframework.validation.Errors;
 /** How a milestone is told, and its window, as typed: the days by which one and nine in ten have reached it. */
 record MilestonePart(
         @NotBlank(message = "Say how it is told.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String test,
+        Prose test,
 
-        @Min(value = 1, message = "Root length: 1 mm or more.")
-        @Max(value = 500, message = "Root length: at most 500 mm.")
+        @InUnit(value = Unit.MILLIMETRE, least = 1, most = 500)
         Integer rootMm,
 
         Double from,

@@ -1,9 +1,10 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.InUnit;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Spacing;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
+import garden.vivarium.core.measure.Unit;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.Optional;
@@ -12,17 +13,16 @@ import org.springframework.validation.Errors;
 /** What the pieces stand in, how far apart and how deep, as typed. Distances are in cm. */
 record PlacingPart(
         @NotBlank(message = "Say what it stands in.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String vessel,
+        Prose vessel,
 
-        @DecimalMin(value = "0.1", message = "0.1 cm apart or more, or leave it empty.")
-        @DecimalMax(value = "500", message = "At most 500 cm apart.")
+        @InUnit(value = Unit.CENTIMETRE, least = 0.1, most = 500)
         Double apartCm,
 
         @Size(max = 200, message = "Shorten it to 200 characters.")
         String spacing,
 
         @NotBlank(message = "Say how deep.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String depth) {
+        Prose depth) {
 
     static PlacingPart of(Protocol.Placing p) {
         return new PlacingPart(
@@ -34,13 +34,13 @@ record PlacingPart(
 
     void refuseDisorder(Errors wrong) {
         if (apartCm == null && words().isEmpty()) {
-            wrong.rejectValue("spacing", "problem", "Say how far apart, in cm or in words.");
+            wrong.rejectValue("spacing", "problem", "Say how far apart, in figures or in words.");
         }
     }
 
     Protocol.Placing onto(Protocol.Placing before) {
         Protocol.Vessel was = before.vessel();
-        Protocol.Vessel.Kind kind = vessel.equals(was.words()) ? was.kind() : Protocol.Vessel.Kind.of(vessel);
+        Protocol.Vessel.Kind kind = vessel.equals(was.words()) ? was.kind() : Protocol.Vessel.Kind.of(vessel.metric());
         Optional<Integer> apartMm = Optional.ofNullable(apartCm).map(cm -> (int) Math.round(10 * cm));
         return new Protocol.Placing(
                 new Protocol.Vessel(vessel, kind, was.clear(), was.depthCm()), new Spacing(apartMm, words()), depth);

@@ -1,9 +1,9 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.InUnit;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
+import garden.vivarium.core.measure.Unit;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -14,12 +14,10 @@ import org.springframework.validation.Errors;
 
 /** Pot, mix, water and feed after the move, as typed. */
 record PottingPart(
-        @DecimalMin(value = "1", message = "1 cm across or more, or leave it empty.")
-        @DecimalMax(value = "200", message = "At most 200 cm across.")
+        @InUnit(value = Unit.CENTIMETRE, least = 1, most = 200)
         Double acrossCm,
 
-        @DecimalMin(value = "0.01", message = "0.01 litres or more, or leave it empty.")
-        @DecimalMax(value = "1000", message = "At most 1,000 litres.")
+        @InUnit(value = Unit.LITRE, least = 0.01, most = 1000)
         Double litres,
 
         @Size(max = 100, message = "Shorten it to 100 characters.")
@@ -56,10 +54,11 @@ record PottingPart(
 
     void refuseDisorder(Errors wrong) {
         if (acrossCm != null && litres != null) {
-            wrong.rejectValue("litres", "problem", "A pot goes by its width or by its litres; leave one empty.");
+            wrong.rejectValue("litres", "problem", "A pot goes by its width or by what it holds; leave one empty.");
         }
         if (acrossCm == null && litres == null && words().isEmpty()) {
-            wrong.rejectValue("acrossCm", "problem", "Say what pot: its width, its litres, or where they go instead.");
+            wrong.rejectValue(
+                    "acrossCm", "problem", "Say what pot: its width, what it holds, or where they go instead.");
         }
     }
 

@@ -1,8 +1,8 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.InUnit;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.Warmth;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.Optional;
@@ -10,12 +10,10 @@ import org.springframework.validation.Errors;
 
 /** A range of temperature as typed, in °C, and for how many weeks; all empty for none, the highest empty for one temperature. */
 record SpellPart(
-        @DecimalMin(value = "-20", message = "No colder than −20 °C.")
-        @DecimalMax(value = "60", message = "No warmer than 60 °C.")
+        @InUnit(value = Unit.CELSIUS, least = Warmth.COLDEST, most = Warmth.WARMEST)
         Double from,
 
-        @DecimalMin(value = "-20", message = "No colder than −20 °C.")
-        @DecimalMax(value = "60", message = "No warmer than 60 °C.")
+        @InUnit(value = Unit.CELSIUS, least = Warmth.COLDEST, most = Warmth.WARMEST)
         Double to,
 
         @Min(value = 1, message = "1 week or more, or leave it empty.")

@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 
@@ -10,13 +11,13 @@ record WaterPart(
         String kind,
 
         @NotBlank(message = "Say how moist at sticking.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String atSticking,
+        Prose atSticking,
 
         @NotBlank(message = "Say how moist.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String untilRooted,
+        Prose untilRooted,
 
         @NotBlank(message = "Say how moist once rooted.") @Size(max = 200, message = "Shorten it to 200 characters.")
-        String after) {
+        Prose after) {
 
     static WaterPart of(Protocol.Water p) {
         return new WaterPart(p.kind(), p.atSticking(), p.untilRooted(), p.after());

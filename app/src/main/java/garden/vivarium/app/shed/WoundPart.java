@@ -1,11 +1,11 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.validation.Errors;
@@ -14,7 +14,7 @@ import org.springframework.validation.Errors;
 record WoundPart(
         @NotBlank(message = "Write the steps, one a line.")
         @Size(max = 2000, message = "Shorten the steps to 2,000 characters.")
-        String prepare,
+        Prose prepare,
 
         @Min(value = 0, message = "Days to dry: 0 or more.") @Max(value = 120, message = "Days to dry: at most 120.")
         Integer callusLeast,
@@ -31,7 +31,7 @@ record WoundPart(
 
     static WoundPart of(Protocol.Wound p) {
         return new WoundPart(
-                String.join("\n", p.prepare()),
+                Prose.lines(p.prepare()),
                 p.callus().map(Protocol.Callus::least).orElse(null),
                 p.callus().map(Protocol.Callus::most).orElse(null),
                 p.hormone().what());
@@ -47,10 +47,7 @@ record WoundPart(
     }
 
     Protocol.Wound onto(Protocol.Wound before) {
-        List<String> steps = Arrays.stream(prepare.split("\\R"))
-                .map(String::strip)
-                .filter(s -> !s.isEmpty())
-                .toList();
+        List<Prose> steps = prepare.lines();
         Protocol.Callus was = before.callus().orElse(USUAL);
         Optional<Protocol.Callus> callus = Optional.ofNullable(callusMost)
                 .map(most -> new Protocol.Callus(

@@ -5,6 +5,7 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
@@ -17,6 +18,8 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.OfferedWay;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.guide.Upkeep;
+import garden.vivarium.core.measure.Length;
+import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.plan.PotSetting;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -47,14 +50,16 @@ class StockPotting {
     private final OwnWays own;
     private final Words words;
     private final Today today;
+    private final Measures measures;
 
-    StockPotting(Stock stock, Guide guide, CareBook care, OwnWays own, Words words, Today today) {
+    StockPotting(Stock stock, Guide guide, CareBook care, OwnWays own, Words words, Today today, Measures measures) {
         this.stock = stock;
         this.guide = guide;
         this.care = care;
         this.own = own;
         this.words = words;
         this.today = today;
+        this.measures = measures;
     }
 
     /** Why it is potted. */
@@ -90,12 +95,11 @@ class StockPotting {
      * @throws InvalidField naming the field, if it cannot be
      */
     @Transactional
-    String pot(UUID id, Why why, int acrossCm, String mix, LocalDate day) {
+    String pot(UUID id, Why why, String across, String mix, LocalDate day) {
         StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
         today.refuseFuture("pottedOn", day);
-        if (acrossCm < LEAST_CM || acrossCm > MOST_CM) {
-            throw new InvalidField("acrossCm", Messages.text("StockPotting.pot", "least", LEAST_CM, "most", MOST_CM));
-        }
+        double cm = measures.within("acrossCm", across, Unit.CENTIMETRE, LEAST_CM, MOST_CM);
+        Length wide = Length.ofCentimetres(cm);
         if (mix == null || mix.isBlank() || mix.length() > LONGEST_MIX) {
             throw new InvalidField("mix", Messages.text("StockPotting.mix", "longest", LONGEST_MIX));
         }
@@ -104,13 +108,7 @@ class StockPotting {
         Optional<Upkeep> upkeep = guide.upkeep(medium);
         Subject subject = new Subject(
                 Subject.Kind.STOCK, plant.id(), plant.code(), plant.place().id());
-        care.did(
-                subject,
-                words.say("stock.potted", "why", why.name(), "cm", acrossCm, "mix", medium),
-                null,
-                null,
-                day,
-                0);
+        care.did(subject, words.say("stock.potted", "why", why.name(), "cm", cm, "mix", medium), null, null, day, 0);
         Optional<Protocol.Potting> waits = proposed(plant.plant()).map(Proposed::potting);
         endWatering(plant.id());
         upkeep.ifPresent(u -> care.again(
@@ -130,7 +128,7 @@ class StockPotting {
                 .ifPresent(due -> care.plan(subject, words.say("stock.first.feed"), due));
         return upkeep.map(u -> Messages.text(
                         "StockPotting.in.water", "code", plant.code(), "medium", medium, "every", u.every()))
-                .orElseGet(() -> Messages.text("StockPotting.done", "code", plant.code(), "cm", acrossCm));
+                .orElseGet(() -> words.say("StockPotting.done", "code", plant.code(), "across", wide));
     }
 
     /** What an earlier vessel of water asked for is asked no more. */

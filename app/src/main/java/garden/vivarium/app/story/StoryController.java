@@ -181,7 +181,7 @@ class StoryController {
     String pot(
             @PathVariable UUID id,
             @RequestParam StockPotting.Why why,
-            @RequestParam int acrossCm,
+            @RequestParam String acrossCm,
             @RequestParam(required = false) String mix,
             @RequestParam LocalDate pottedOn,
             RedirectAttributes next) {

@@ -4,6 +4,7 @@ import garden.vivarium.app.needs.Stores;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.measure.Air;
 import garden.vivarium.core.measure.Container;
 import garden.vivarium.core.measure.Dilution;
@@ -13,9 +14,9 @@ import garden.vivarium.core.measure.Materials;
 import garden.vivarium.core.measure.Mix;
 import garden.vivarium.core.measure.MixSum;
 import garden.vivarium.core.measure.Pot;
-import garden.vivarium.core.measure.Strength;
+import garden.vivarium.core.measure.Temperature;
 import garden.vivarium.core.measure.Unit;
-import java.util.ArrayList;
+import garden.vivarium.core.measure.Volume;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -31,10 +32,12 @@ class Sums {
 
     private final Stores stores;
     private final Says says;
+    private final Words words;
 
-    Sums(Stores stores, Says says) {
+    Sums(Stores stores, Says says, Words words) {
         this.stores = stores;
         this.says = says;
+        this.words = words;
     }
 
     /** What a pot is. */
@@ -83,13 +86,13 @@ class Sums {
      * @param line all of it in a line
      */
     record MixAnswer(
-            Mix mix,
-            MixSum sum,
-            List<Line> lines,
-            List<Instead> without,
-            double dressing,
-            boolean dusty,
-            String line) {}
+            Mix mix, MixSum sum, List<Line> lines, List<Instead> without, double dressing, boolean dusty, String line) {
+
+        /** Top dressing. */
+        public Volume top() {
+            return Volume.ofLitres(dressing);
+        }
+    }
 
     /**
      * One ingredient.
@@ -98,7 +101,13 @@ class Sums {
      * @param bags whole bags to buy; null where nobody said what a bag holds
      * @param cost of those bags, or null
      */
-    record Line(String what, double litres, Double there, Double bag, Integer bags, Double cost) {}
+    record Line(String what, double litres, Double there, Double bag, Integer bags, Double cost) {
+
+        /** How much of it. */
+        public Volume volume() {
+            return Volume.ofLitres(litres);
+        }
+    }
 
     /** What can be done without an ingredient, and the mix then. */
     record Instead(Ingredient.Without what, String mix) {}
@@ -135,7 +144,7 @@ class Sums {
                 without(mix, typed.text("missing", "")),
                 dressing,
                 Ingredient.isDusty(mix.parts().keySet()),
-                Messages.text("Sums.mix", "litres", says.rough(sum.litres()), "mix", mix.words()));
+                words.say("Sums.mix", "volume", Volume.ofLitres(sum.litres()).roughly(), "mix", mix.words()));
     }
 
     private static Mix recipe(String field, String words) {
@@ -209,10 +218,8 @@ class Sums {
         double weaker = share(typed);
         Dilution made = switch (typed.one("by", By.class, By.PARTS)) {
             case STRENGTH -> {
-                double from =
-                        typed.one("fromUnit", Strength.class, Strength.PERCENT).ppm(typed.number("from", 0, 1e-9, 1e7));
-                double to =
-                        typed.one("toUnit", Strength.class, Strength.PERCENT).ppm(typed.number("to", 0, 1e-9, 1e7));
+                double from = typed.one("fromUnit", Unit.class, Unit.PERCENT).of(typed.number("from", 0, 1e-9, 1e7));
+                double to = typed.one("toUnit", Unit.class, Unit.PERCENT).of(typed.number("to", 0, 1e-9, 1e7));
                 yield tried("from", () -> Dilution.of(from, weaker * to, total));
             }
             case PARTS -> {
@@ -249,7 +256,12 @@ class Sums {
     /** As a jug or a syringe has it. */
     String amount(double ml) {
         return ml >= 1000
-                ? Messages.text("Sums.litres", "amount", says.amount(Math.round(ml / 10) / 100.0))
+                ? Messages.text(
+                        "quantity.told",
+                        "n",
+                        says.amount(Math.round(ml / 10) / 100.0),
+                        "unit",
+                        Messages.text("Unit." + Unit.LITRE))
                 : Messages.text(
                         "Sums.ml",
                         "amount",
@@ -288,12 +300,12 @@ class Sums {
                 feed,
                 ppm,
                 grams,
-                Messages.text(
+                words.say(
                         "Sums.feed",
                         "grams",
                         grams,
-                        "litres",
-                        says.amount(litres),
+                        "volume",
+                        Volume.ofLitres(litres),
                         "ppm",
                         Math.round(ppm),
                         "ratio",
@@ -310,7 +322,7 @@ class Sums {
     }
 
     /** Air, as its warmth and humidity make it. */
-    record AirAnswer(Air air, String dewPoint, String deficit) {}
+    record AirAnswer(Air air, Temperature dewPoint, String deficit) {}
 
     /**
      * Reckons air.
@@ -320,9 +332,7 @@ class Sums {
     AirAnswer air(Typed typed) {
         Air air = new Air(typed.number("warmth", 20, -40, 60), typed.number("humidity", 70, 1, 100) / 100);
         return new AirAnswer(
-                air,
-                says.amount(Math.round(air.dewPoint() * 10) / 10.0),
-                says.amount(Math.round(air.deficit() * 100) / 100.0));
+                air, Temperature.ofCelsius(air.dewPoint()), says.amount(Math.round(air.deficit() * 100) / 100.0));
     }
 
     private static <T> T tried(String field, Supplier<T> sum) {
@@ -349,12 +359,6 @@ class Sums {
 
     /** All volumes that somebody may measure with. */
     static List<Unit> volumes() {
-        List<Unit> units = new ArrayList<>();
-        for (Unit unit : Unit.values()) {
-            if (unit.kind() == Unit.Kind.VOLUME && !unit.isRough()) {
-                units.add(unit);
-            }
-        }
-        return units;
+        return Unit.all(Unit.Kind.VOLUME).stream().filter(u -> !u.isRough()).toList();
     }
 }

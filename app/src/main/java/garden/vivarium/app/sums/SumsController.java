@@ -6,15 +6,15 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.measure.Mix;
 import garden.vivarium.core.measure.Pot;
-import garden.vivarium.core.measure.Strength;
+import garden.vivarium.core.measure.Unit;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,13 +35,15 @@ class SumsController {
     private final BatchBook batches;
     private final CareBook care;
     private final Today today;
+    private final Measures measures;
 
-    SumsController(Sums sums, Recipes recipes, BatchBook batches, CareBook care, Today today) {
+    SumsController(Sums sums, Recipes recipes, BatchBook batches, CareBook care, Today today, Measures measures) {
         this.sums = sums;
         this.recipes = recipes;
         this.batches = batches;
         this.care = care;
         this.today = today;
+        this.measures = measures;
     }
 
     @GetMapping
@@ -60,7 +62,7 @@ class SumsController {
     String dilute(@RequestParam Map<String, String> typed, Model model) {
         model.addAttribute("ways", Sums.By.values());
         model.addAttribute("units", Sums.volumes());
-        model.addAttribute("strengths", Strength.values());
+        model.addAttribute("strengths", Unit.all(Unit.Kind.CONCENTRATION));
         return page("dilute", "total", typed, () -> sums.dilution(new Typed(typed)), model);
     }
 
@@ -75,9 +77,8 @@ class SumsController {
         return page("air", "warmth", typed, () -> sums.air(new Typed(typed)), model);
     }
 
-    private static String page(
-            String kind, String asked, Map<String, String> typed, Supplier<Object> sum, Model model) {
-        Map<String, String> form = new TreeMap<>(typed);
+    private String page(String kind, String asked, Map<String, String> typed, Supplier<Object> sum, Model model) {
+        Map<String, String> form = new Typed(typed).shown(measures);
         model.addAttribute("kind", kind);
         model.addAttribute("f", form);
         model.addAttribute("batchCode", form.getOrDefault("batch", ""));

@@ -2,12 +2,55 @@ package garden.vivarium.app.sums;
 
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.core.measure.Unit;
+import garden.vivarium.core.measure.UnitSystem;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
-/** What was typed into a sum, by field. */
+/** What was typed into a sum, by field; in metric units, unless the field {@code units} names others. */
 record Typed(Map<String, String> values) {
+
+    private static final String UNITS = "units";
+
+    /** In what each measured field is reckoned. */
+    private static final Map<String, Unit> MEASURED = Map.of(
+            "across", Unit.CENTIMETRE,
+            "deep", Unit.CENTIMETRE,
+            "free", Unit.CENTIMETRE,
+            "dress", Unit.CENTIMETRE,
+            "litres", Unit.LITRE,
+            "ball", Unit.LITRE,
+            "warmth", Unit.CELSIUS);
+
+    private UnitSystem units() {
+        return one(UNITS, UnitSystem.class, UnitSystem.METRIC);
+    }
+
+    /** The same as somebody reads it who measures in other units. */
+    Map<String, String> shown(Measures measures) {
+        Map<String, String> shown = new TreeMap<>(values);
+        UnitSystem typedIn = values.containsKey(UNITS) && values.get(UNITS).equals(UnitSystem.US.name())
+                ? UnitSystem.US
+                : UnitSystem.METRIC;
+        if (typedIn != measures.units()) {
+            MEASURED.forEach((field, unit) ->
+                    shown.computeIfPresent(field, (f, typed) -> other(typed, unit, typedIn, measures)));
+        }
+        shown.put(UNITS, measures.units().name());
+        return shown;
+    }
+
+    private static String other(String typed, Unit unit, UnitSystem typedIn, Measures measures) {
+        try {
+            Double number = Figures.decimal("", typed);
+            return number == null ? typed : measures.typed(Measures.metric(number, unit, typedIn), unit);
+        } catch (InvalidField asItWasTyped) {
+            return typed;
+        }
+    }
 
     /** Whether anything was asked yet. */
     boolean isAsked(String field) {
@@ -30,7 +73,10 @@ record Typed(Map<String, String> values) {
 
     /** A number within bounds, where one was typed. */
     Optional<Double> number(String field, double least, double most) {
-        Double typed = Figures.decimal(field, values.get(field));
+        Double asTyped = Figures.decimal(field, values.get(field));
+        Double typed = asTyped == null || !MEASURED.containsKey(field)
+                ? asTyped
+                : (Double) Measures.metric(asTyped, MEASURED.get(field), units());
         if (typed != null && !(typed >= least && typed <= most)) {
             throw new InvalidField(
                     field, Messages.text("PotUp.number", "typed", values.get(field), "least", least, "most", most));

@@ -4,6 +4,7 @@ import garden.vivarium.core.compare.DoseCurve;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -24,7 +25,8 @@ record DoseDrawing(String line, String band, List<Tick> ticks) {
     /** Where a value stands. */
     record Tick(double x, String value) {}
 
-    static Optional<DoseDrawing> of(DoseCurve curve) {
+    /** A curve, its ticks at round figures of what the reader measures in. */
+    static Optional<DoseDrawing> of(DoseCurve curve, DoubleUnaryOperator shown) {
         List<DoseCurve.Point> points = curve.points();
         if (points.isEmpty()) {
             return Optional.empty();
@@ -37,11 +39,13 @@ record DoseDrawing(String line, String band, List<Tick> ticks) {
         String line = "M" + path(points, from, span, DoseCurve.Point::share);
         String band = "M" + path(points, from, span, DoseCurve.Point::low) + "L"
                 + path(back, from, span, DoseCurve.Point::high) + "Z";
-        double step = step(span / MOST_TICKS);
+        double first = shown.applyAsDouble(from);
+        double wide = shown.applyAsDouble(from + span) - first;
+        double step = step(wide / MOST_TICKS);
         List<Tick> ticks = IntStream.rangeClosed(
-                        (int) Math.ceil(from / step - 1e-9), (int) Math.floor((from + span) / step + 1e-9))
+                        (int) Math.ceil(first / step - 1e-9), (int) Math.floor((first + wide) / step + 1e-9))
                 .mapToObj(i -> new Tick(
-                        Math.round(10 * WIDTH * (i * step - from) / span) / 10.0,
+                        Math.round(10 * WIDTH * (i * step - first) / wide) / 10.0,
                         step < 1 ? String.format(Locale.ROOT, "%.1f", i * step) : String.valueOf(Math.round(i * step))))
                 .toList();
         return Optional.of(new DoseDrawing(line, band, ticks));

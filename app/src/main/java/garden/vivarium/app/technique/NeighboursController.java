@@ -10,6 +10,7 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -142,7 +143,7 @@ class NeighboursController {
         return way.own()
                 .flatMap(o -> guide.protocol(o.protocol(), o.version(), way))
                 .map(Protocol::wound)
-                .map(Protocol.Wound::prepare);
+                .map(w -> w.prepare().stream().map(Prose::metric).toList());
     }
 
     @PostMapping

@@ -8,6 +8,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.compare.LearnedClock;
 import garden.vivarium.core.compare.Measure;
+import garden.vivarium.core.measure.TemperatureDifference;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -60,7 +61,13 @@ public class OwnClock {
      * @param factor that its days are multiplied by
      * @param warmer by how many °C the place is warmer now than where this plant's batches rooted; below 0 where it is colder
      */
-    public record Pace(double factor, double warmer) {}
+    public record Pace(double factor, double warmer) {
+
+        /** By how much it is warmer. */
+        public TemperatureDifference difference() {
+            return TemperatureDifference.ofKelvin(warmer);
+        }
+    }
 
     /** Of a plant in a place, as it is there now; empty where no clock is fit to plan by, or the place or the plant's batches were not measured. */
     @Transactional(readOnly = true)

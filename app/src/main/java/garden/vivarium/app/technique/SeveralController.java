@@ -2,6 +2,7 @@ package garden.vivarium.app.technique;
 
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CsvAnswer;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.core.compare.DoseCurve;
 import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.FinishedBatch;
@@ -32,14 +33,21 @@ class SeveralController {
     private final Differences differences;
     private final Watched watched;
     private final Evidence evidence;
+    private final Measures measures;
 
     SeveralController(
-            Measured measured, JudgedBatches judged, Differences differences, Watched watched, Evidence evidence) {
+            Measured measured,
+            JudgedBatches judged,
+            Differences differences,
+            Watched watched,
+            Evidence evidence,
+            Measures measures) {
         this.measured = measured;
         this.judged = judged;
         this.watched = watched;
         this.differences = differences;
         this.evidence = evidence;
+        this.measures = measures;
     }
 
     /** What is asked about a measure, and how much more of it the days are told for. */
@@ -135,7 +143,10 @@ class SeveralController {
         model.addAttribute(
                 "clock",
                 told.clock().map(c -> c.says(told.measure(), told.step())).orElse(null));
-        model.addAttribute("drawing", DoseDrawing.of(told.curve()).orElse(null));
+        model.addAttribute(
+                "drawing",
+                DoseDrawing.of(told.curve(), at -> measures.shown(told.measure().quantity(at)))
+                        .orElse(null));
         return "technique/measure";
     }
 

@@ -3,8 +3,10 @@ package garden.vivarium.app.young;
 import garden.vivarium.app.batch.Fate;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.looks.LossCause;
+import garden.vivarium.core.measure.Unit;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -23,10 +25,12 @@ class YoungController {
 
     private final YoungLooks looks;
     private final SettlingRecord settling;
+    private final Measures measures;
 
-    YoungController(YoungLooks looks, SettlingRecord settling) {
+    YoungController(YoungLooks looks, SettlingRecord settling, Measures measures) {
         this.looks = looks;
         this.settling = settling;
+        this.measures = measures;
     }
 
     @GetMapping("/batches/{code}/young/{move}")
@@ -101,13 +105,14 @@ class YoungController {
         });
     }
 
-    /** Centimetres as they are typed, in mm. */
-    private static Integer mm(String field, String cm) {
+    /** Centimetres or inches as they are typed, in mm. */
+    private Integer mm(String field, String cm) {
         if (cm == null || cm.isBlank()) {
             return null;
         }
         try {
-            return (int) Math.round(10 * Double.parseDouble(cm.strip().replace(',', '.')));
+            return (int) Math.round(
+                    10 * measures.metric(Double.parseDouble(cm.strip().replace(',', '.')), Unit.CENTIMETRE));
         } catch (NumberFormatException e) {
             throw new InvalidField(field, Messages.text("YoungController.number", "typed", cm));
         }

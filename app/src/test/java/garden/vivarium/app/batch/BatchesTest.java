@@ -15,6 +15,7 @@ import garden.vivarium.app.platform.Clash;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Guide;
@@ -50,6 +51,9 @@ class BatchesTest {
 
     @Autowired
     private CurrentNursery current;
+
+    @Autowired
+    private Words words;
 
     @Autowired
     private People people;
@@ -219,7 +223,10 @@ class BatchesTest {
 
         assertThat(move.kind()).isEqualTo(Task.Kind.MOVE);
         assertThat(move.pressing()).isTrue();
-        assertThat(move.why()).startsWith("Too long").contains("Tue 26 May").contains("Fri 5 Jun");
+        assertThat(words.of(move.why()))
+                .startsWith("Too long")
+                .contains("Tue 26 May")
+                .contains("Fri 5 Jun");
     }
 
     @Test
@@ -270,7 +277,7 @@ class BatchesTest {
         look(tray, Growing.pieces(TODAY.minusDays(9), PieceState.READY, PieceState.NONE, PieceState.LOST));
 
         assertThat(in(() -> batches.giveUp(tray.code(), TODAY)).counts().lost()).isEqualTo(2);
-        assertThat(in(() -> sheets.of(tray.code()).pieces().get(1).words()))
+        assertThat(words.of(in(() -> sheets.of(tray.code()).pieces().get(1).says())))
                 .isEqualTo(tray.code() + "/2: lost, stalled");
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.StockKind;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
@@ -15,9 +16,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** What waits to be seen, what is due by day, and pieces that stay while their young plants are taken in turn. */
 class StagesTest extends AtANursery {
+
+    @Autowired
+    private Words words;
 
     @Test
     void theClockHoldsUntilItWakes() {
@@ -28,7 +33,7 @@ class StagesTest extends AtANursery {
         Task ask = only(bulbs);
         assertThat(ask.kind()).isEqualTo(Task.Kind.ASK);
         assertThat(ask.due()).isEqualTo(TODAY.minusDays(80).plusDays(wake.first()));
-        assertThat(ask.why()).contains("Until it wakes no day is counted");
+        assertThat(words.of(ask.why())).contains("Until it wakes no day is counted");
 
         run(() -> batches.say(bulbs.code(), "wake", TODAY, false));
         assertThat(only(bulbs).due()).as("asked again later").isEqualTo(TODAY.plusDays(wake.every()));
@@ -84,7 +89,7 @@ class StagesTest extends AtANursery {
                 .isEqualTo(TODAY.minusDays(60).plusDays(cold.after().orElseThrow()));
         assertThatThrownBy(() -> in(() -> batches.say(scales.code(), "plant", TODAY, true)))
                 .isInstanceOf(InvalidField.class)
-                .hasMessageContaining(cold.act());
+                .hasMessageContaining(cold.act().metric());
         run(() -> batches.say(scales.code(), "cold", TODAY.minusDays(2), true));
         assertThat(tasks(scales, Task.Kind.TEND).get(0).due())
                 .isEqualTo(TODAY.minusDays(2)

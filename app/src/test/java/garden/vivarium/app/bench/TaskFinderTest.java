@@ -15,8 +15,10 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.evidence.RunningBatch;
@@ -26,6 +28,8 @@ import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.Counts;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Tallies;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.watch.Behind;
@@ -62,8 +66,9 @@ class TaskFinderTest {
         when(protocols.version(PLUGS.key(), 1)).thenReturn(Optional.of(PLUGS));
         Says says = mock(Says.class, org.mockito.Mockito.CALLS_REAL_METHODS);
         ReflectionTestUtils.setField(says, "today", today);
-        words = new Words(new Messages(), says);
-        finder = new TaskFinder(new GuideLookup(GUIDE, protocols), says, words, today);
+        Messages messages = new Messages();
+        words = new Words(messages, says, new Measures(messages, () -> UnitSystem.METRIC));
+        finder = new TaskFinder(new GuideLookup(GUIDE, protocols), today);
     }
 
     @Test
@@ -74,7 +79,7 @@ class TaskFinderTest {
         assertThat(inSeason.kind()).isEqualTo(Task.Kind.LOOK);
         assertThat(inSeason.due())
                 .isEqualTo(STUCK.plusDays(PLUGS.course().looks().first()));
-        assertThat(inSeason.why()).contains("Day 20").contains("a gentle tug".substring(2));
+        assertThat(words.of(inSeason.why())).contains("Day 20").contains("a gentle tug".substring(2));
         assertThat(winter.due()).isEqualTo(STUCK.plusDays(13));
         assertThat(words.figures(winter.working().steps().get(0))).isEqualTo("8 × 1.6 = day 13");
     }
@@ -85,11 +90,11 @@ class TaskFinderTest {
 
         assertThat(next.kind()).isEqualTo(Task.Kind.LOOK);
         assertThat(next.due()).isBetween(STUCK.plusDays(20), STUCK.plusDays(26));
-        assertThat(next.why()).contains("last seen on day 17").contains("in ten still waiting");
+        assertThat(words.of(next.why())).contains("last seen on day 17").contains("in ten still waiting");
         assertThat(next.pressing()).isFalse();
 
         Task nothing = only(known(batch(counts(0, 0), STUCK.plusDays(17), 1), tallies(17, 0, 24)));
-        assertThat(nothing.why())
+        assertThat(words.of(nothing.why()))
                 .as("where nothing came, less is to be expected of the rest, with its figure")
                 .containsPattern("By day \\d+, \\d+ in a hundred still waiting");
     }
@@ -110,17 +115,26 @@ class TaskFinderTest {
         Task firm = only(known(moved(late, 3), tallies(90, 20, 4)));
 
         assertThat(soft.kind()).isEqualTo(Task.Kind.GIVE_UP);
-        assertThat(soft.why())
+        assertThat(words.of(soft.why()))
                 .contains("Nothing by day 90")
                 .contains("in a hundred of such pieces")
                 .doesNotContain("firm");
         assertThat(soft.pieces()).isEqualTo(4);
-        assertThat(firm.why()).contains("3 of them last felt firm");
+        assertThat(words.of(firm.why())).contains("3 of them last felt firm");
     }
 
     @Test
     void severalPiecesMakeOnePot() {
-        Task task = new Task(Task.Kind.MOVE, batch(counts(7, 0), STUCK, 1), "", "", STUCK, false, null, 7, null);
+        Task task = new Task(
+                Task.Kind.MOVE,
+                batch(counts(7, 0), STUCK, 1),
+                Sentence.written(""),
+                Sentence.written(""),
+                STUCK,
+                false,
+                null,
+                7,
+                null);
 
         assertThat(task.batch().piecesPerPot()).isEqualTo(3);
         assertThat(task.youngPlants()).isEqualTo(3);
@@ -135,7 +149,7 @@ class TaskFinderTest {
 
         assertThat(tasks).extracting(Task::kind).containsExactly(Task.Kind.GIVE_UP, Task.Kind.LOOK);
         assertThat(tasks.get(0).pieces()).isEqualTo(4);
-        assertThat(tasks.get(0).why()).contains("The other 4 pieces may still come");
+        assertThat(words.of(tasks.get(0).why())).contains("The other 4 pieces may still come");
     }
 
     @Test
@@ -177,10 +191,10 @@ class TaskFinderTest {
         Task answered = finder.tasks(in(asks, readySince(STUCK.plusDays(12)))).get(0);
 
         assertThat(asked.kind()).isEqualTo(Task.Kind.ASK);
-        assertThat(asked.what()).isEqualTo("Roots of 10 mm?");
+        assertThat(words.of(asked.what())).isEqualTo("Roots of 10 mm?");
         assertThat(answered.kind()).isEqualTo(Task.Kind.TEND);
-        assertThat(answered.what()).isEqualTo("Water for the first time");
-        assertThat(answered.why()).contains("found ready");
+        assertThat(words.of(answered.what())).isEqualTo("Water for the first time");
+        assertThat(words.of(answered.why())).contains("found ready");
     }
 
     @Test
@@ -189,14 +203,14 @@ class TaskFinderTest {
         Tallies none = tallies(55, 0, 24);
         Task late = only(known(batch(counts(0, 0), STUCK.plusDays(55), 1), none));
 
-        assertThat(late.why()).contains("window").doesNotContain("reckoned to be ready");
+        assertThat(words.of(late.why())).contains("window").doesNotContain("reckoned to be ready");
     }
 
     private static final Protocol.Stage WATER = new Protocol.Stage(
             "water",
-            "Water for the first time",
+            Prose.of("Water for the first time"),
             Optional.empty(),
-            Optional.of(new Protocol.When("Roots of 10 mm? Then water for the first time", 10, 7)),
+            Optional.of(new Protocol.When(Prose.of("Roots of <10 mm>? Then water for the first time"), 10, 7)),
             false);
 
     private static TaskFinder.BatchFacts in(StageClock clock, BatchView batch) {

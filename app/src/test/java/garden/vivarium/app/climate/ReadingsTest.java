@@ -9,6 +9,7 @@ import garden.vivarium.app.batch.Growing;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.people.Nurseries;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
@@ -30,6 +31,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** Readings: each once, by hour and by day, let go after their time; and what they say of batches. */
 class ReadingsTest extends AtANursery {
+
+    @Autowired
+    private Measures measures;
 
     @Autowired
     private Readings readings;
@@ -119,7 +123,7 @@ class ReadingsTest extends AtANursery {
         assertThat(year.byDay()).isTrue();
         assertThat(year.hours()).hasSizeBetween(60, 61);
         assertThat(year.wants().get(0).tally().hot()).isEqualTo(20 * 24);
-        assertThat(AirChart.of(year, Optional.empty()).step()).isEqualTo(24);
+        assertThat(AirChart.of(year, Optional.empty(), measures).step()).isEqualTo(24);
         PlaceAir month = in(() -> airs.of(batch.placeId(), 30));
         assertThat(month.byDay()).isFalse();
         assertThat(month.hours()).hasSize(721);

@@ -14,6 +14,7 @@ import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.Section;
 import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
+import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.plan.BuildUp;
 import garden.vivarium.core.plan.Rescue;
 import garden.vivarium.core.plan.WayWorking;
@@ -47,7 +48,7 @@ class WordsTest {
     @BeforeEach
     void inJune() {
         when(today.date()).thenReturn(DAY);
-        words = new Words(messages, new Says(today));
+        words = new Words(messages, new Says(today), new Measures(messages, () -> UnitSystem.METRIC));
     }
 
     static Stream<Rule> everyRule() {
@@ -70,7 +71,8 @@ class WordsTest {
         assertThat(rules).hasSizeGreaterThan(100);
 
         assertThat(ResourceBundle.getBundle("messages", Locale.ROOT).keySet().stream()
-                        .filter(k -> k.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?") && !k.startsWith("Field."))
+                        .filter(k -> k.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?")
+                                && !k.matches("(Field|Unit|UnitSystem)\\..*"))
                         .map(k -> k.replaceAll("\\.(figures|remedy)$", "")))
                 .isSubsetOf(rules);
     }

@@ -19,6 +19,7 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.CareAct;
@@ -41,6 +42,9 @@ class RoundsTest {
 
     @Autowired
     private CurrentNursery current;
+
+    @Autowired
+    private Words words;
 
     @Autowired
     private People people;
@@ -280,7 +284,7 @@ class RoundsTest {
         run(() -> putOffs.to(look, TODAY.plusDays(2), "the room is too cold"));
         assertThat(due()).isEmpty();
         assertThat(in(rounds::today).later()).singleElement().satisfies(l -> {
-            assertThat(l.item().line()).contains("Skerry Lantern", "Look at 12");
+            assertThat(words.of(l.item().line())).contains("Skerry Lantern", "Look at 12");
             assertThat(l.off().until()).isEqualTo(TODAY.plusDays(2));
             assertThat(l.off().word()).isEqualTo("the room is too cold");
         });

@@ -2,10 +2,12 @@ package garden.vivarium.app.shed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.platform.TypedIn;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.measure.Warmth;
-import jakarta.validation.Validation;
 import jakarta.validation.Validator;
 import java.lang.reflect.RecordComponent;
 import java.util.List;
@@ -26,8 +28,7 @@ import org.springframework.validation.DirectFieldBindingResult;
 class ProtocolFormTest {
 
     private static final Guide GUIDE = Guide.load();
-    private static final Validator VALIDATOR =
-            Validation.buildDefaultValidatorFactory().getValidator();
+    private static final Validator VALIDATOR = TypedIn.validator(UnitSystem.METRIC);
 
     static Stream<Protocol> everyProtocol() {
         return GUIDE.protocols().stream();
@@ -58,7 +59,7 @@ class ProtocolFormTest {
             course.firstSign.from      | 190      | First sign comes before ready
             wound.callusMost           | 4        | no shorter than the shortest
             wound.callusMost           |          | Give the longest drying too
-            placing.spacing            |          | in cm or in words
+            placing.spacing            |          | in figures or in words
             keeping.air.warmth[0].from |          | lowest temperature too
             keeping.air.warmth[0].to   | 2        | no lower than the lowest
             keeping.air.base.weeks     | 3        | lowest temperature too
@@ -123,6 +124,7 @@ class ProtocolFormTest {
             }
         });
         DataBinder binder = new DataBinder(null, "form");
+        binder.setConversionService(TypedIn.conversion(UnitSystem.METRIC));
         binder.setTargetType(ResolvableType.forClass(ProtocolForm.class));
         binder.construct(new DataBinder.ValueResolver() {
             @Override
@@ -139,7 +141,9 @@ class ProtocolFormTest {
     }
 
     private static void flatten(String path, Object value, Map<String, Object> into) {
-        if (value instanceof Record part) {
+        if (value instanceof Prose prose) {
+            into.put(path, prose.metric());
+        } else if (value instanceof Record part) {
             for (RecordComponent c : part.getClass().getRecordComponents()) {
                 try {
                     flatten(

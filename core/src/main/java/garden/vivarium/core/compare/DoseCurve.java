@@ -2,6 +2,7 @@ package garden.vivarium.core.compare;
 
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.measure.Quantity;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -221,11 +222,9 @@ public record DoseCurve(Verdict verdict, int batches, int values, List<Point> po
                 "values",
                 values,
                 "best",
-                best,
-                "from",
-                change.from(),
-                "to",
-                change.to(),
+                measure.quantity(best),
+                "tried",
+                new Quantity.Between(measure.quantity(change.from()), measure.quantity(change.to())),
                 "more",
                 change.more(),
                 "low",

@@ -180,6 +180,7 @@ public record LearnedClock(
         figures.put("measure", measure);
         figures.put("batches", batches);
         figures.put("more", more);
+        figures.put("step", measure.difference(more));
         figures.put("days", days);
         figures.put("usual", usual);
         figures.put("change", Math.abs(days * (1 - factor(more))));

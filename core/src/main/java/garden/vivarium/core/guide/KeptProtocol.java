@@ -16,17 +16,21 @@ import java.util.function.UnaryOperator;
 public final class KeptProtocol {
 
     /** The format that is written. */
-    public static final int FORMAT = 4;
+    public static final int FORMAT = 5;
 
     private static final String NUMBER = "format";
     private static final ObjectMapper YAML = Guide.yaml();
 
     /**
      * What each format needs to become the next: the first from 1 to 2. Format 1 had no number and was otherwise the same;
-     * format 2 had no parts, and wrote temperatures, distances and pots as words; format 3 did not say what its season is of.
+     * format 2 had no parts, and wrote temperatures, distances and pots as words; format 3 did not say what its season is of; in the
+     * sentences of format 4 measured figures were words.
      */
-    private static final List<UnaryOperator<ObjectNode>> STEPS =
-            List.of(UnaryOperator.identity(), ProtocolFormatTwo::intoParts, ProtocolFormatThree::brought);
+    private static final List<UnaryOperator<ObjectNode>> STEPS = List.of(
+            UnaryOperator.identity(),
+            ProtocolFormatTwo::intoParts,
+            ProtocolFormatThree::brought,
+            ProtocolFormatFour::brought);
 
     private KeptProtocol() {}
 

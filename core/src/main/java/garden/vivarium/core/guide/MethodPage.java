@@ -1,5 +1,6 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.measure.Prose;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,7 +16,7 @@ import java.util.Optional;
 public record MethodPage(String method, String what, List<Step> steps, List<String> looksFor, List<Wrong> wrong) {
 
     /** A step, and the name of the drawing that shows it. */
-    public record Step(String does, Optional<String> draws) {}
+    public record Step(Prose does, Optional<String> draws) {}
 
     /** What is seen when it goes wrong, and what to do then. */
     public record Wrong(String seen, String then) {}

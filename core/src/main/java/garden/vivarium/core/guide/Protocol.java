@@ -2,6 +2,7 @@ package garden.vivarium.core.guide;
 
 import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.measure.PotSize;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Spacing;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.LookKind;
@@ -65,10 +66,10 @@ public record Protocol(
      * @param ripeness what the material should be like
      * @param season when it works at its usual speed and rate
      */
-    public record Material(List<String> groups, PieceSpec piece, String ripeness, Season season) {}
+    public record Material(List<String> groups, PieceSpec piece, Prose ripeness, Season season) {}
 
     /** A piece: kind, length in mm and nodes where they matter, what is left on it. */
-    public record PieceSpec(String kind, Optional<Integer> lengthMm, Optional<Integer> nodes, String leaves) {}
+    public record PieceSpec(String kind, Optional<Integer> lengthMm, Optional<Integer> nodes, Prose leaves) {}
 
     /**
      * What is done before sticking.
@@ -77,7 +78,7 @@ public record Protocol(
      * @param callus the wait between taken and stuck, where there is one
      * @param hormone whether it is needed, and what to use and how strong, or why none
      */
-    public record Wound(List<String> prepare, Optional<Callus> callus, Hormone hormone) {}
+    public record Wound(List<Prose> prepare, Optional<Callus> callus, Hormone hormone) {}
 
     /** Days to dry before sticking, from thin to thick pieces, and the share that survives them. */
     public record Callus(int least, int most, double survival, String seal) {
@@ -104,10 +105,10 @@ public record Protocol(
      * @param spacing distance between pieces
      * @param depth what goes below the surface and what stays clear
      */
-    public record Placing(Vessel vessel, Spacing spacing, String depth) {}
+    public record Placing(Vessel vessel, Spacing spacing, Prose depth) {}
 
     /** What the pieces stand in; of which kind; whether roots can be seen through its wall; depth of medium or water in cm. */
-    public record Vessel(String words, Kind kind, boolean clear, int depthCm) {
+    public record Vessel(Prose words, Kind kind, boolean clear, int depthCm) {
         /** Whether it is a tray of cells, another tray, or anything else. */
         public enum Kind {
             CELLS,
@@ -125,7 +126,7 @@ public record Protocol(
     public record Keeping(Water water, Air air) {}
 
     /** Kind of water, and how moist the medium is kept: at sticking, until rooted, after. */
-    public record Water(String kind, String atSticking, String untilRooted, String after) {}
+    public record Water(String kind, Prose atSticking, Prose untilRooted, Prose after) {}
 
     /**
      * Air and light.
@@ -142,7 +143,7 @@ public record Protocol(
             String cover,
             List<Warmth> warmth,
             Optional<Warmth> base,
-            String remark,
+            Prose remark,
             String humidity,
             String light,
             int lampHours) {}
@@ -186,7 +187,7 @@ public record Protocol(
      * @param rootMm root length in mm that passes it, where it is told by length
      * @param days tenth to ninetieth percentile
      */
-    public record Test(Sign sign, String test, Optional<Integer> rootMm, Window days) {}
+    public record Test(Sign sign, Prose test, Optional<Integer> rootMm, Window days) {}
 
     /**
      * Something done while pieces are kept: so many days after the stage before it, or when something is seen.
@@ -197,7 +198,7 @@ public record Protocol(
      * @param when what must be seen first; empty where it goes by days
      * @param startsClock whether days to first sign and ready are counted from it, as from waking
      */
-    public record Stage(String key, String act, Optional<Integer> after, Optional<When> when, boolean startsClock) {
+    public record Stage(String key, Prose act, Optional<Integer> after, Optional<When> when, boolean startsClock) {
         public Stage {
             if (after.isPresent() == when.isPresent()) {
                 throw new IllegalArgumentException("stage " + key + " goes either by days or by what is seen");
@@ -206,7 +207,7 @@ public record Protocol(
     }
 
     /** What must be seen: the question, the day on which it is first asked, and the days between askings. */
-    public record When(String ask, int first, int every) {}
+    public record When(Prose ask, int first, int every) {}
 
     /** Pot, mix, pieces in a pot, days before water and weeks before feed. */
     public record Potting(PotSize pot, String mix, int perPot, int waitForWater, int weeksBeforeFeed) {}

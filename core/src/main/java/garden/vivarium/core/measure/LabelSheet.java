@@ -18,7 +18,18 @@ import java.util.Optional;
 public record LabelSheet(String key, Size paper, int columns, int rows, Size label, Size margin, Size pitch) {
 
     /** Across and down, in mm. */
-    public record Size(double width, double height) {}
+    public record Size(double width, double height) {
+
+        /** Its width. */
+        public Length wide() {
+            return Length.ofMillimetres(width);
+        }
+
+        /** Its height. */
+        public Length high() {
+            return Length.ofMillimetres(height);
+        }
+    }
 
     /** Where a label begins: its sheet, counted from 0, and the mm from the left and the top edge. */
     public record Spot(int sheet, double x, double y) {}

@@ -49,13 +49,24 @@ public record MixSum(double litres, Map<String, Double> each, Working working) {
                     "nothing is left to fill: the root ball and the free rim take all of it");
         }
         List<Statement> steps = new ArrayList<>();
-        steps.add(Statement.of(Step.ONE_HOLDS, "litres", filled, "free", headspaceCm));
+        steps.add(Statement.of(
+                Step.ONE_HOLDS, "volume", Volume.ofLitres(filled), "free", Length.ofCentimetres(headspaceCm)));
         if (rootBall > 0) {
-            steps.add(Statement.of(Step.LESS_THE_ROOT_BALL, "ball", rootBall, "litres", filled - rootBall));
+            steps.add(Statement.of(
+                    Step.LESS_THE_ROOT_BALL,
+                    "ball",
+                    Volume.ofLitres(rootBall),
+                    "volume",
+                    Volume.ofLitres(filled - rootBall)));
         }
-        steps.add(Statement.of(Step.IT_SINKS, "factor", settling, "litres", loose));
-        steps.add(Statement.of(Step.SO_MANY, "count", count, "litres", count * loose));
+        steps.add(Statement.of(Step.IT_SINKS, "factor", settling, "volume", Volume.ofLitres(loose)));
+        steps.add(Statement.of(Step.SO_MANY, "count", count, "volume", Volume.ofLitres(count * loose)));
         return byParts(mix, count * loose, steps);
+    }
+
+    /** The mix in all. */
+    public Volume volume() {
+        return Volume.ofLitres(litres);
     }
 
     /**
@@ -81,7 +92,15 @@ public record MixSum(double litres, Map<String, Double> each, Working working) {
                     double of = litres * e.getValue() / all;
                     each.put(e.getKey(), of);
                     steps.add(Statement.of(
-                            Step.BY_PARTS, "part", e.getValue(), "all", all, "what", e.getKey(), "litres", of));
+                            Step.BY_PARTS,
+                            "part",
+                            e.getValue(),
+                            "all",
+                            all,
+                            "what",
+                            e.getKey(),
+                            "volume",
+                            Volume.ofLitres(of)));
                 });
         return new MixSum(litres, each, new Working(Statement.of(Step.HOW_MUCH_MIX), steps));
     }

@@ -1,44 +1,69 @@
 package garden.vivarium.core.measure;
 
+import java.util.Arrays;
+import java.util.List;
+
 /**
- * Measures that people pour and weigh with, and what one of each is: in millilitres, or in grams. Exact by definition, but for the
- * spoons, which are kitchen custom, and the drop, which is rough: drops differ by half with the dropper.
+ * Units that people measure, pour and weigh with, and what one of each is in the first unit of its kind. Exact by definition
+ * (International Yard and Pound Agreement 1959; the US gallon is 231 cubic inches, the imperial one 4.54609 L), but for the spoons,
+ * which are kitchen custom, and the drop, which is rough: drops differ by half with the dropper.
  */
 public enum Unit {
-    MILLILITRE("mL", Kind.VOLUME, 1, false),
-    LITRE("L", Kind.VOLUME, 1000, false),
-    TEASPOON("teaspoons", Kind.VOLUME, 5, false),
-    TABLESPOON("tablespoons", Kind.VOLUME, 15, false),
-    DROP("drops", Kind.VOLUME, 0.05, true),
-    US_FLUID_OUNCE("US fl oz", Kind.VOLUME, 29.5735295625, false),
-    US_GALLON("US gallons", Kind.VOLUME, 3785.411784, false),
-    IMPERIAL_PINT("imperial pints", Kind.VOLUME, 568.26125, false),
-    IMPERIAL_GALLON("imperial gallons", Kind.VOLUME, 4546.09, false),
-    GRAM("g", Kind.MASS, 1, false),
-    KILOGRAM("kg", Kind.MASS, 1000, false),
-    OUNCE("oz", Kind.MASS, 28.349523125, false),
-    POUND("lb", Kind.MASS, 453.59237, false);
+    MILLIMETRE(Kind.LENGTH, 1),
+    CENTIMETRE(Kind.LENGTH, 10),
+    INCH(Kind.LENGTH, 25.4),
+    MILLILITRE(Kind.VOLUME, 1),
+    LITRE(Kind.VOLUME, 1000),
+    TEASPOON(Kind.VOLUME, 5),
+    TABLESPOON(Kind.VOLUME, 15),
+    DROP(Kind.VOLUME, 0.05),
+    US_FLUID_OUNCE(Kind.VOLUME, 29.5735295625),
+    US_GALLON(Kind.VOLUME, 3785.411784),
+    IMPERIAL_PINT(Kind.VOLUME, 568.26125),
+    IMPERIAL_GALLON(Kind.VOLUME, 4546.09),
+    GRAM(Kind.MASS, 1),
+    KILOGRAM(Kind.MASS, 1000),
+    OUNCE(Kind.MASS, 28.349523125),
+    POUND(Kind.MASS, 453.59237),
+    CELSIUS(Kind.TEMPERATURE, 1),
+    FAHRENHEIT(Kind.TEMPERATURE, 5.0 / 9, 32),
+    CELSIUS_DEGREE(Kind.TEMPERATURE_DIFFERENCE, 1),
+    FAHRENHEIT_DEGREE(Kind.TEMPERATURE_DIFFERENCE, 5.0 / 9),
+    PPM(Kind.CONCENTRATION, 1),
+    MILLIGRAM_PER_LITRE(Kind.CONCENTRATION, 1),
+    GRAM_PER_LITRE(Kind.CONCENTRATION, 1000),
+    PERCENT(Kind.CONCENTRATION, 10_000),
+    HOUR(Kind.TIME, 1),
+    DAY(Kind.TIME, 24);
 
     /** What is measured. */
     public enum Kind {
+        LENGTH,
         VOLUME,
-        MASS
+        MASS,
+        TEMPERATURE,
+        TEMPERATURE_DIFFERENCE,
+        CONCENTRATION,
+        TIME
     }
 
-    private final String words;
     private final Kind kind;
     private final double factor;
-    private final boolean rough;
+    private final double zero;
 
-    Unit(String words, Kind kind, double factor, boolean rough) {
-        this.words = words;
-        this.kind = kind;
-        this.factor = factor;
-        this.rough = rough;
+    Unit(Kind kind, double factor) {
+        this(kind, factor, 0);
     }
 
-    public String words() {
-        return words;
+    Unit(Kind kind, double factor, double zero) {
+        this.kind = kind;
+        this.factor = factor;
+        this.zero = zero;
+    }
+
+    /** All of a kind, in the order in which they are offered. */
+    public static List<Unit> all(Kind kind) {
+        return Arrays.stream(values()).filter(u -> u.kind == kind).toList();
     }
 
     public Kind kind() {
@@ -47,16 +72,40 @@ public enum Unit {
 
     /** Whether it is no more than a guide. */
     public boolean isRough() {
-        return rough;
+        return this == DROP;
     }
 
-    /** So many of it, in mL or g. */
+    /** So many of it, in the first unit of its kind: mm, mL, g, °C, K, ppm or hours. */
     public double of(double number) {
-        return number * factor;
+        return (number - zero) * factor;
     }
 
-    /** How many of it so many mL or g are. */
+    /** How many of it so many of the first unit of its kind are. */
     public double in(double amount) {
-        return amount / factor;
+        return amount / factor + zero;
+    }
+
+    /**
+     * Itself.
+     *
+     * @throws IllegalArgumentException if it measures something else
+     */
+    Unit requires(Kind wanted) {
+        if (kind != wanted) {
+            throw new IllegalArgumentException("%s measures %s, not %s".formatted(this, kind, wanted));
+        }
+        return this;
+    }
+
+    /** How many decimals of a number of it say something: a thermometer is read to a tenth, a ruler in inches to a hundredth below one. */
+    int decimals(double number) {
+        double size = Math.abs(number);
+        return switch (this) {
+            case PPM, MILLIGRAM_PER_LITRE -> 0;
+            case MILLIMETRE, CENTIMETRE, CELSIUS, FAHRENHEIT, CELSIUS_DEGREE, FAHRENHEIT_DEGREE, HOUR, DAY -> 1;
+            case INCH, US_GALLON -> size < 1 ? 2 : size < 100 ? 1 : 0;
+            case LITRE -> size < 1 ? 3 : 2;
+            default -> 2;
+        };
     }
 }

@@ -32,6 +32,11 @@ public record Warmth(double from, double to, Optional<Integer> weeks) {
         }
     }
 
+    /** From the lowest to the highest. */
+    public Quantity.Between range() {
+        return new Quantity.Between(Temperature.ofCelsius(from), Temperature.ofCelsius(to));
+    }
+
     /** One temperature, as long as it takes. */
     public static Warmth of(double celsius) {
         return between(celsius, celsius);

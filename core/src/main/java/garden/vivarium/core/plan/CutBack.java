@@ -2,6 +2,7 @@ package garden.vivarium.core.plan;
 
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.measure.Length;
 import java.util.Map;
 import java.util.Optional;
 
@@ -25,6 +26,6 @@ public enum CutBack implements Rule {
     public static Optional<Statement> due(String group, int heightMm) {
         return Optional.ofNullable(FROM_MM.get(group))
                 .filter(from -> heightMm >= from)
-                .map(from -> Statement.of(TALL_ENOUGH, "height", Math.round(heightMm / 10.0)));
+                .map(from -> Statement.of(TALL_ENOUGH, "height", Length.ofCentimetres(Math.round(heightMm / 10.0))));
     }
 }

@@ -3,7 +3,9 @@ package garden.vivarium.core.plan;
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Length;
 import garden.vivarium.core.measure.Pot;
+import garden.vivarium.core.measure.Volume;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +56,11 @@ public record PottingUp(List<Row> rows, int waterAfter, int feedAfter, List<Stat
         }
 
         /** Litres of loose mix that fill them; 0 where there is no pot. See {@link Pot#fill()}. */
+        public Volume volume() {
+            return Volume.ofLitres(litres());
+        }
+
+        /** The same in litres. */
         public double litres() {
             return acrossMm.map(mm -> pots * Pot.across(mm / 10.0).fill()).orElse(0.0);
         }
@@ -78,6 +85,11 @@ public record PottingUp(List<Row> rows, int waterAfter, int feedAfter, List<Stat
     }
 
     /** All litres of loose mix. */
+    public Volume volume() {
+        return Volume.ofLitres(litres());
+    }
+
+    /** The same in litres. */
     public double litres() {
         return rows.stream().mapToDouble(Row::litres).sum();
     }
@@ -101,16 +113,16 @@ public record PottingUp(List<Row> rows, int waterAfter, int feedAfter, List<Stat
         if (across.isEmpty()) {
             reasons.add(Statement.of(Reason.NO_POT, "where", potting.pot().otherwise()));
         } else if (across.equals(potting.pot().acrossMm())) {
-            reasons.add(Statement.of(Reason.POT_OF_THE_WAY, "cm", across.get() / 10.0));
+            reasons.add(Statement.of(Reason.POT_OF_THE_WAY, "across", wide(across.get())));
         } else {
             reasons.add(Statement.of(
                     Reason.POT_FOR_LONG_ROOTS,
-                    "cm",
-                    across.get() / 10.0,
+                    "across",
+                    wide(across.get()),
                     "root",
-                    longestRootMm.orElseThrow(),
+                    Length.ofMillimetres(longestRootMm.orElseThrow()),
                     "usual",
-                    potting.pot().acrossMm().orElseThrow() / 10.0));
+                    wide(potting.pot().acrossMm().orElseThrow())));
         }
         List<Row> rows = new ArrayList<>();
         if (pieces / perPot > 0) {
@@ -134,6 +146,10 @@ public record PottingUp(List<Row> rows, int waterAfter, int feedAfter, List<Stat
                         ? Statement.of(Reason.FEED_LATER, "weeks", potting.weeksBeforeFeed())
                         : Statement.of(Reason.NO_FEED));
         return new PottingUp(rows, water, potting.weeksBeforeFeed(), reasons);
+    }
+
+    private static Length wide(int mm) {
+        return Length.ofMillimetres(mm).inCentimetres();
     }
 
     private static int roomy(int usualMm, Optional<Integer> longestRootMm) {

@@ -3,6 +3,8 @@ package garden.vivarium.core.watch;
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Quantity;
+import garden.vivarium.core.measure.Temperature;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.plan.Weaning;
 import java.util.ArrayList;
@@ -81,7 +83,7 @@ public final class PlaceFit {
 
     /** What does not fit. */
     public enum Finding implements Rule {
-        /** It wants {@code from} to {@code to} °C; the place has {@code has} at the most. */
+        /** It has {@code wanted}; the place has {@code has} at the most. */
         TOO_COLD,
         /** The place has {@code has} at the least. */
         TOO_WARM,
@@ -103,9 +105,11 @@ public final class PlaceFit {
             double to = wanted.warmth().stream().mapToDouble(Warmth::to).max().orElseThrow();
             Warmth has = place.warmth().get();
             if (has.to() < from && wanted.base().isEmpty()) {
-                found.add(Statement.of(Finding.TOO_COLD, "from", from, "to", to, "has", has.to()));
+                found.add(Statement.of(
+                        Finding.TOO_COLD, "wanted", range(from, to), "has", Temperature.ofCelsius(has.to())));
             } else if (has.from() > to) {
-                found.add(Statement.of(Finding.TOO_WARM, "from", from, "to", to, "has", has.from()));
+                found.add(Statement.of(
+                        Finding.TOO_WARM, "wanted", range(from, to), "has", Temperature.ofCelsius(has.from())));
             }
         }
         // Under a lid or in a bag the air is the vessel's own.
@@ -132,6 +136,10 @@ public final class PlaceFit {
             }
         }
         return found;
+    }
+
+    private static Quantity.Between range(double from, double to) {
+        return new Quantity.Between(Temperature.ofCelsius(from), Temperature.ofCelsius(to));
     }
 
     /** Humidity as a protocol has it in words; empty where it is said of no figure. */

@@ -42,19 +42,19 @@ class GuideTest {
         assertThat(p.reasons().schools()).isNotEmpty();
         assertThat(Stream.of(
                         p.title(),
-                        p.material().ripeness(),
+                        p.material().ripeness().metric(),
                         p.wound().hormone().what(),
-                        p.placing().depth(),
+                        p.placing().depth().metric(),
                         p.keeping().water().kind(),
                         p.keeping().air().cover(),
                         p.reasons().why(),
-                        p.placing().vessel().words(),
-                        p.keeping().water().atSticking(),
-                        p.keeping().water().untilRooted(),
-                        p.keeping().water().after(),
+                        p.placing().vessel().words().metric(),
+                        p.keeping().water().atSticking().metric(),
+                        p.keeping().water().untilRooted().metric(),
+                        p.keeping().water().after().metric(),
                         p.keeping().air().light(),
                         p.keeping().air().humidity(),
-                        p.ready().test(),
+                        p.ready().test().metric(),
                         p.potting().mix()))
                 .allSatisfy(text -> assertThat(text).isNotBlank());
         assertThat(p.reasons().schools()).allSatisfy(school -> {
@@ -63,9 +63,9 @@ class GuideTest {
         });
         assertThat(p.keeping().air().warmth().isEmpty())
                 .as("warmth in figures or in words")
-                .isEqualTo(!p.keeping().air().remark().isEmpty());
+                .isEqualTo(!p.keeping().air().remark().isBlank());
         assertThat(p.placing().vessel().kind())
-                .isEqualTo(Protocol.Vessel.Kind.of(p.placing().vessel().words()));
+                .isEqualTo(Protocol.Vessel.Kind.of(p.placing().vessel().words().metric()));
         assertThat(p.placing().vessel().depthCm()).isPositive();
         assertThat(p.keeping().air().lampHours()).isBetween(0, 24);
         assertThat(p.figures().output().mean()).isGreaterThanOrEqualTo(1);
@@ -113,10 +113,10 @@ class GuideTest {
     void stagesHaveNamesOfTheirOwnAndDaysInOrder(Protocol p) {
         assertThat(p.course().stages().stream().map(Protocol.Stage::key)).doesNotHaveDuplicates();
         assertThat(p.course().stages()).allSatisfy(stage -> {
-            assertThat(stage.act()).isNotBlank();
+            assertThat(stage.act().metric()).isNotBlank();
             stage.after().ifPresent(days -> assertThat(days).isPositive());
             stage.when().ifPresent(when -> {
-                assertThat(when.ask()).isNotBlank();
+                assertThat(when.ask().metric()).isNotBlank();
                 assertThat(when.first()).isPositive();
                 assertThat(when.every()).isPositive();
             });

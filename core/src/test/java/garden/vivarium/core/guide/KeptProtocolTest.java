@@ -3,7 +3,9 @@ package garden.vivarium.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import garden.vivarium.core.measure.Length;
 import garden.vivarium.core.measure.PotSize;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Spacing;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.Season;
@@ -32,9 +34,9 @@ class KeptProtocolTest {
         assertThat(kept.keeping().air().base()).isEmpty();
         assertThat(kept.keeping().air().remark())
                 .as("what is no plain number stays in words")
-                .isEqualTo("base 22 °C from a mat, until rooted");
+                .isEqualTo(Prose.of("base <22 °C> from a mat, until rooted"));
         assertThat(kept.potting().pot()).isEqualTo(new PotSize(Optional.of(90), Optional.empty(), ""));
-        assertThat(KeptProtocol.write(kept)).contains("format: 4").contains("key: \"own-slipway-plugs\"");
+        assertThat(KeptProtocol.write(kept)).contains("format: 5").contains("key: \"own-slipway-plugs\"");
         assertThat(KeptProtocol.read(KeptProtocol.write(kept))).isEqualTo(kept);
     }
 
@@ -58,6 +60,17 @@ class KeptProtocolTest {
                 .isEqualTo(Season.Of.WARMTH);
     }
 
+    @Test
+    void formatFourHadItsMeasuredFiguresInWords() throws IOException {
+        Protocol guides = Guide.load().protocol("semi-ripe-in-frame").orElseThrow();
+
+        assertThat(sample(4)).isEqualTo(guides.asOwn("slipway-frame", "Semi-ripe our way"));
+        assertThat(sample(4).ready().test().parts())
+                .containsExactly(
+                        new Prose.Words("a fan of roots of "),
+                        new Prose.Measured(Length.ofMillimetres(30), Length.ofMillimetres(30)));
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             5 to 9 °C, then 12 to 16 °C             | 5.0-9.0;12.0-16.0        |
@@ -77,7 +90,7 @@ class KeptProtocolTest {
                         .map(w -> w.from() + "-" + w.to()
                                 + w.weeks().map(n -> "x" + n).orElse("")))
                 .containsExactly(spells == null ? new String[0] : spells.split(";"));
-        assertThat(air.remark()).isEqualTo(remark == null ? "" : remark);
+        assertThat(air.remark().metric()).isEqualTo(remark == null ? "" : remark);
     }
 
     @ParameterizedTest
@@ -132,7 +145,7 @@ class KeptProtocolTest {
     void aFormatOfALaterVersionAndAFieldThatIsNotKnownAreRefused() {
         String text = KeptProtocol.write(Guide.load().protocols().get(0));
 
-        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 4", "format: 9")))
+        assertThatThrownBy(() -> KeptProtocol.read(text.replace("format: 5", "format: 9")))
                 .hasMessageContaining("format 9");
         assertThatThrownBy(() -> KeptProtocol.read(text.replace("tooLong:", "tooLate:")))
                 .hasMessageContaining("tooLong");

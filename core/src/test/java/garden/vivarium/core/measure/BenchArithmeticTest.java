@@ -86,11 +86,9 @@ class BenchArithmeticTest {
     }
 
     private static double strength(Map<String, String> g, String asked) {
-        Strength from = g.containsKey("percent")
-                ? Strength.PERCENT
-                : g.containsKey("ppm") ? Strength.PPM : Strength.GRAMS_PER_LITRE;
-        double ppm = from.ppm(Double.parseDouble(g.values().iterator().next()));
-        return (asked.equals("ppm") ? Strength.PPM : Strength.PERCENT).of(ppm);
+        Unit from = g.containsKey("percent") ? Unit.PERCENT : g.containsKey("ppm") ? Unit.PPM : Unit.GRAM_PER_LITRE;
+        double ppm = from.of(Double.parseDouble(g.values().iterator().next()));
+        return (asked.equals("ppm") ? Unit.PPM : Unit.PERCENT).in(ppm);
     }
 
     private static double measure(Map<String, String> g) {
@@ -130,7 +128,7 @@ class BenchArithmeticTest {
         Random random = new Random(run.getCurrentRepetition());
         double from = 0.5 + 20 * random.nextDouble();
         double to = from * (0.01 + 0.99 * random.nextDouble());
-        Unit unit = Unit.values()[random.nextInt(9)];
+        Unit unit = Unit.all(Unit.Kind.VOLUME).get(random.nextInt(9));
         double total = unit.of(1 + 50 * random.nextDouble());
         Dilution once = Dilution.of(from, to, total);
         assertThat(once.totalMl()).isCloseTo(total, within(1e-9 * total));

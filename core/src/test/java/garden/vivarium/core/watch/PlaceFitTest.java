@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
+import garden.vivarium.core.measure.Temperature;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.watch.PlaceFit.Air;
 import garden.vivarium.core.watch.PlaceFit.Finding;
@@ -18,7 +20,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PlaceFitTest {
 
     private static Protocol.Air wants(String cover, String humidity, String light) {
-        return new Protocol.Air(cover, List.of(Warmth.between(18, 22)), Optional.empty(), "", humidity, light, 0);
+        return new Protocol.Air(
+                cover, List.of(Warmth.between(18, 22)), Optional.empty(), Prose.of(""), humidity, light, 0);
     }
 
     private static Air place(double from, double to, double humidFrom, double humidTo, Light light) {
@@ -43,7 +46,9 @@ class PlaceFitTest {
         assertThat(found)
                 .extracting(Statement::rule)
                 .containsExactly(Finding.TOO_COLD, Finding.TOO_DRY, Finding.TOO_BRIGHT);
-        assertThat(found.get(0).figures()).containsEntry("has", 12.0).containsEntry("from", 18.0);
+        assertThat(found.get(0).figures())
+                .containsEntry("has", Temperature.ofCelsius(12))
+                .containsKey("wanted");
         assertThat(PlaceFit.of(place(26, 34, 96, 99, Light.DARK), wants("none", "60 to 75%", "bright")))
                 .extracting(Statement::rule)
                 .containsExactly(Finding.TOO_WARM, Finding.TOO_HUMID, Finding.TOO_DARK);

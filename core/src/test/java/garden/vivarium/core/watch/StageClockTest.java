@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.core.guide.Protocol.Stage;
 import garden.vivarium.core.guide.Protocol.When;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.watch.StageClock.Said;
 import java.time.LocalDate;
 import java.util.List;
@@ -16,10 +17,15 @@ class StageClockTest {
     private static final LocalDate STUCK = LocalDate.of(2026, 3, 1);
     private static final Stage WAKE = seen("wake", 28, 14, true);
     private static final Stage WATER = seen("water", 10, 5, false);
-    private static final Stage FEED = new Stage("feed", "Feed", Optional.of(21), Optional.empty(), false);
+    private static final Stage FEED = new Stage("feed", Prose.of("Feed"), Optional.of(21), Optional.empty(), false);
 
     private static Stage seen(String key, int first, int every, boolean clock) {
-        return new Stage(key, "Do " + key, Optional.empty(), Optional.of(new When("Seen?", first, every)), clock);
+        return new Stage(
+                key,
+                Prose.of("Do " + key),
+                Optional.empty(),
+                Optional.of(new When(Prose.of("Seen?"), first, every)),
+                clock);
     }
 
     @Test
@@ -76,7 +82,7 @@ class StageClockTest {
 
     @Test
     void aStageGoesEitherByDaysOrByWhatIsSeen() {
-        assertThatThrownBy(() -> new Stage("x", "Do", Optional.empty(), Optional.empty(), false))
+        assertThatThrownBy(() -> new Stage("x", Prose.of("Do"), Optional.empty(), Optional.empty(), false))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("either by days or by what is seen");
     }
