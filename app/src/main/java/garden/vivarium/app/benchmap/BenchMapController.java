@@ -92,7 +92,7 @@ class BenchMapController {
             RedirectAttributes next) {
         return FormActions.run(next, "/benches/map", () -> {
             Optional<double[]> warmth = warmth(tempFrom, tempTo);
-            Optional<double[]> humidity = range("humidityFrom", humidityFrom, humidityTo, 0, 100);
+            Optional<double[]> humidity = humidity(humidityFrom, humidityTo);
             moves.describe(
                     place,
                     house,
@@ -115,23 +115,38 @@ class BenchMapController {
 
     /** Two ends of a range of warmth, or neither. */
     private Optional<double[]> warmth(String from, String to) {
-        if (from == null || from.isBlank() || to == null || to.isBlank()) {
-            return range("tempFrom", from, to, Warmth.COLDEST, Warmth.WARMEST);
-        }
-        double low = measures.within("tempFrom", from, Unit.CELSIUS, Warmth.COLDEST, Warmth.WARMEST);
-        double high = measures.within("tempTo", to, Unit.CELSIUS, low, Warmth.WARMEST);
-        return Optional.of(new double[] {low, high});
+        Double low = Figures.decimal("tempFrom", from);
+        Double high = Figures.decimal("tempTo", to);
+        return range(
+                "tempFrom",
+                low == null ? null : (Double) measures.metric(low, Unit.CELSIUS),
+                high == null ? null : (Double) measures.metric(high, Unit.CELSIUS),
+                new Bounds(
+                        Warmth.COLDEST,
+                        Warmth.WARMEST,
+                        measures.typed(Warmth.COLDEST, Unit.CELSIUS),
+                        measures.typed(Warmth.WARMEST, Unit.CELSIUS)));
     }
 
-    /** Two ends of a range, or neither. */
-    private static Optional<double[]> range(String field, String from, String to, double least, double most) {
-        Double low = Figures.decimal(field, from);
-        Double high = Figures.decimal(field, to);
+    /** Two ends of a range in per cent, or neither. */
+    private static Optional<double[]> humidity(String from, String to) {
+        return range(
+                "humidityFrom",
+                Figures.decimal("humidityFrom", from),
+                Figures.decimal("humidityTo", to),
+                new Bounds(0, 100, "0", "100"));
+    }
+
+    /** What is believed, and how it is said to whoever typed. */
+    private record Bounds(double least, double most, String saidLeast, String saidMost) {}
+
+    private static Optional<double[]> range(String field, Double low, Double high, Bounds within) {
         if (low == null && high == null) {
             return Optional.empty();
         }
-        if (low == null || high == null || low > high || low < least || high > most) {
-            throw new InvalidField(field, Messages.text("BenchMaps.range", "least", least, "most", most));
+        if (low == null || high == null || low > high || low < within.least() || high > within.most()) {
+            throw new InvalidField(
+                    field, Messages.text("BenchMaps.range", "least", within.saidLeast(), "most", within.saidMost()));
         }
         return Optional.of(new double[] {low, high});
     }

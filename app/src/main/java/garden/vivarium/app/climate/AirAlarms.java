@@ -5,6 +5,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.measure.Temperature;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -63,7 +64,7 @@ public class AirAlarms {
                                     "alarm",
                                     a.alarm().name(),
                                     "warmth",
-                                    says.amount(Math.round(a.warmth() * 10) / 10.0),
+                                    Temperature.ofCelsius(Math.round(a.warmth() * 10) / 10.0),
                                     "hours",
                                     a.hours()),
                             words.of(Statement.of(a.alarm())),

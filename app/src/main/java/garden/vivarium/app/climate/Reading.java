@@ -1,5 +1,7 @@
 package garden.vivarium.app.climate;
 
+import garden.vivarium.core.measure.Quantity;
+import garden.vivarium.core.measure.Temperature;
 import java.time.Instant;
 
 /**
@@ -14,6 +16,10 @@ public record Reading(Instant at, Double warmth, Double humidity, Double light) 
 
     private static final double COLDEST = -40;
     private static final double WARMEST = 70;
+
+    /** What an instrument of a nursery can read. */
+    static final Quantity.Between BELIEVED =
+            new Quantity.Between(Temperature.ofCelsius(COLDEST), Temperature.ofCelsius(WARMEST));
 
     /** Whether an instrument can have read it. */
     boolean isBelievable() {

@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -39,12 +40,14 @@ public class Readings {
     private final AirRecord record;
     private final CurrentNursery nursery;
     private final Today today;
+    private final Words words;
 
-    Readings(JdbcTemplate database, AirRecord record, CurrentNursery nursery, Today today) {
+    Readings(JdbcTemplate database, AirRecord record, CurrentNursery nursery, Today today, Words words) {
         this.database = database;
         this.record = record;
         this.nursery = nursery;
         this.today = today;
+        this.words = words;
     }
 
     /**
@@ -82,7 +85,12 @@ public class Readings {
             if (r == null || !r.isBelievable() || r.at().isAfter(latest) || r.at().isBefore(earliest)) {
                 throw new InvalidField(
                         "readings",
-                        Messages.text("Readings.unbelievable", "at", r == null ? "" : String.valueOf(r.at())));
+                        words.say(
+                                "Readings.unbelievable",
+                                "at",
+                                r == null ? "" : String.valueOf(r.at()),
+                                "warmth",
+                                Reading.BELIEVED));
             }
         });
         if (readings.isEmpty()) {

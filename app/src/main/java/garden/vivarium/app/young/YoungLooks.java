@@ -10,8 +10,10 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
+import garden.vivarium.core.measure.Length;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
@@ -42,6 +44,7 @@ public class YoungLooks {
     private final SettlingRecord settling;
     private final CurrentNursery nursery;
     private final Today today;
+    private final Words words;
 
     YoungLooks(
             YoungLookRepository looks,
@@ -52,7 +55,8 @@ public class YoungLooks {
             Stock stock,
             SettlingRecord settling,
             CurrentNursery nursery,
-            Today today) {
+            Today today,
+            Words words) {
         this.looks = looks;
         this.measures = measures;
         this.marks = marks;
@@ -62,6 +66,7 @@ public class YoungLooks {
         this.settling = settling;
         this.nursery = nursery;
         this.today = today;
+        this.words = words;
     }
 
     private PottingView move(BatchView batch, UUID id) {
@@ -178,17 +183,17 @@ public class YoungLooks {
         if (Stream.of(heightMm, spreadMm, leaves).allMatch(Objects::isNull)) {
             throw new InvalidField("height", Messages.text("YoungLooks.measure.nothing"));
         }
-        refuse("height", heightMm, TALLEST_MM);
-        refuse("spread", spreadMm, TALLEST_MM);
-        refuse("leaves", leaves, MOST_LEAVES);
+        refuse("height", heightMm, TALLEST_MM, Length.ofMillimetres(TALLEST_MM).inCentimetres());
+        refuse("spread", spreadMm, TALLEST_MM, Length.ofMillimetres(TALLEST_MM).inCentimetres());
+        refuse("leaves", leaves, MOST_LEAVES, MOST_LEAVES);
         YoungMeasure measure = new YoungMeasure(batch.id(), id, day, person());
         measure.measures(heightMm, spreadMm, leaves);
         measures.save(measure);
     }
 
-    private static void refuse(String field, Integer value, int most) {
+    private void refuse(String field, Integer value, int most, Object said) {
         if (value != null && (value < 0 || value > most)) {
-            throw new InvalidField(field, Messages.text("YoungLooks.measure", "most", most));
+            throw new InvalidField(field, words.say("YoungLooks.measure", "most", said));
         }
     }
 

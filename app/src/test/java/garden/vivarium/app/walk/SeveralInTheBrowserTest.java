@@ -140,7 +140,7 @@ class SeveralInTheBrowserTest extends AtThePages {
         });
         browser.open("/technique/measure?measure=WARMTH");
         assertThat(browser.text("#clock"))
-                .startsWith("Three degrees warmer saves about")
+                .startsWith("3 °C warmer saves about")
                 .contains("foretells batches better than the days");
 
         // A plan for a plant that stands in the warm house goes by it, and says so.
