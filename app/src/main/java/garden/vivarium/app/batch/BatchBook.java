@@ -4,6 +4,7 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.plan.Outlook;
+import garden.vivarium.core.treatment.Treatments;
 import garden.vivarium.core.watch.StageClock;
 import jakarta.persistence.Tuple;
 import java.time.LocalDate;
@@ -282,7 +283,8 @@ public class BatchBook {
                                 p.getMethod(),
                                 p.getMedium(),
                                 p.getTreatment(),
-                                Way.Own.of(p.getProtocol(), p.getProtocolVersion())),
+                                Way.Own.of(p.getProtocol(), p.getProtocolVersion()),
+                                p.getTrialId() != null),
                         p.getPlaceId()))
                 .toList();
     }
@@ -300,8 +302,9 @@ public class BatchBook {
                         k.get("plantGroup", String.class),
                         k.get("method", String.class),
                         k.get("medium", String.class),
-                        k.get("treatment", String.class),
-                        Way.Own.of(k.get("protocol", String.class), k.get("protocolVersion", Integer.class))),
+                        k.get("treatment", Treatments.class),
+                        Way.Own.of(k.get("protocol", String.class), k.get("protocolVersion", Integer.class)),
+                        k.get("trialId", UUID.class) != null),
                 k.get("takenOn", LocalDate.class),
                 k.get("taken", Integer.class),
                 stuck == null ? 0 : stuck,

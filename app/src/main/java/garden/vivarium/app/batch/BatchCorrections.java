@@ -19,6 +19,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.treatment.Treatments;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
@@ -114,6 +115,29 @@ public class BatchCorrections {
             refresh(batch);
         }
         return batch.view();
+    }
+
+    /**
+     * The same facts, with one treatment that was another.
+     *
+     * @throws InvalidField as where all facts are corrected
+     */
+    @Transactional
+    public void treated(String code, Treatments was, Treatments now, String why) {
+        BatchView batch = toChange.of(code).view();
+        HowDone done = batch.done();
+        correct(
+                code,
+                new NewBatch(
+                        stock.plantNamed(batch.plant(), batch.group()),
+                        batch.origin(),
+                        batch.placeId(),
+                        done.treated(done.treatment().without(was).and(now), done.deviation()),
+                        batch.taking(),
+                        batch.vessel(),
+                        batch.material(),
+                        batch.guess()),
+                why);
     }
 
     private void refresh(Batch batch) {
@@ -227,7 +251,10 @@ public class BatchCorrections {
                 change("place", place(was.placeId()), place(now.placeId())),
                 change("way", way(was.done()), way(now.done())),
                 change("medium", was.medium(), now.done().medium()),
-                change("treatment", was.done().treatment(), now.done().treatment()),
+                change(
+                        "treatment",
+                        was.done().treatment().words(),
+                        now.done().treatment().words()),
                 change(
                         "instead of the protocol",
                         was.done().deviation(),

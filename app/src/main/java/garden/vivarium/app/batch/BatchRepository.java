@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.Tuple;
 import java.time.LocalDate;
@@ -97,10 +98,30 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     List<WordRow> media();
 
     /** Treatments of batches by a method, as they are kept. */
+    @Query("select b.done.treatment as treatments, count(b) as batches from Batch b where b.done.method = :method"
+            + " group by b.done.treatment order by count(b) desc, b.done.treatment")
+    List<TreatedRow> treatments(String method);
+
+    /** A batch and its treatments. */
+    record Treated(String code, Treatments treatment) {}
+
     @Query(
-            "select b.done.treatment as word, count(b) as batches from Batch b where b.done.method = :method and b.done.treatment <> ''"
-                    + " group by b.done.treatment order by count(b) desc, b.done.treatment")
-    List<WordRow> treatments(String method);
+            "select new garden.vivarium.app.batch.BatchRepository$Treated(b.code, b.done.treatment) from Batch b where b.code in :codes")
+    List<Treated> treated(Collection<String> codes);
+
+    /** Batches of a nursery among whose treatments a code stands. */
+    @Query(
+            value = "select b.code from batch b where b.nursery_id = :nursery and b.withdrawn_at is null"
+                    + " and b.treatment like concat('%', :name, ' %')",
+            nativeQuery = true)
+    List<String> havingTreatment(UUID nursery, String name);
+
+    /** So many batches that were treated alike. */
+    interface TreatedRow {
+        Treatments getTreatments();
+
+        long getBatches();
+    }
 
     interface WordRow {
         String getWord();
@@ -157,7 +178,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     String KIN =
             "select b.code as code, b.id as id, b.origin.stockPlantId as stockPlantId, b.origin.fromBatchId as fromBatchId,"
                     + " b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup, b.done.method as method, b.done.medium as medium,"
-                    + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
+                    + " b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.done.trialId as trialId, b.taking.takenOn as takenOn, b.taking.taken as taken, b.taking.stuck as stuck, b.ready as ready, b.lost as lost,"
                     + " b.sent as sent, b.youngPlants as youngPlants, b.vessel.piecesPerPot as piecesPerPot, b.closedOn as closedOn from Batch b";
 
     String BY_DAY = " order by b.taking.takenOn, b.code";
@@ -176,7 +197,7 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
     /** Which ways stood, or stand, where. */
     @Query("select distinct b.plantName as plant, b.plantKind as plantKind, b.plantGroup as plantGroup,"
-            + " b.done.method as method, b.done.medium as medium, b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.placeId as placeId"
+            + " b.done.method as method, b.done.medium as medium, b.done.treatment as treatment, b.done.protocol as protocol, b.done.protocolVersion as protocolVersion, b.done.trialId as trialId, b.placeId as placeId"
             + " from Batch b where b.taking.stuckOn is not null")
     List<PlacedRow> placed();
 
@@ -191,7 +212,9 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
 
         String getMedium();
 
-        String getTreatment();
+        Treatments getTreatment();
+
+        UUID getTrialId();
 
         String getProtocol();
 

@@ -3,6 +3,7 @@ package garden.vivarium.app.batch;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.treatment.Treatments;
 import java.time.LocalDate;
 import java.util.UUID;
 
@@ -89,8 +90,14 @@ public record NewBatch(
         }
 
         /** Treated otherwise than the protocol says. */
-        public Draft treated(String how, String deviation) {
+        public Draft treated(Treatments how, String deviation) {
             done = done.treated(how, deviation);
+            return this;
+        }
+
+        /** In the trays of a trial. */
+        public Draft inTrial(UUID trial, String deviation) {
+            done = done.inTrial(trial, deviation);
             return this;
         }
 

@@ -86,10 +86,8 @@ public class OwnWays {
     public List<String> treatments(String method) {
         Map<String, Long> used = new LinkedHashMap<>();
         batches.treatments(method).forEach(t -> {
-            for (String one : t.getWord().split("; ?")) {
-                if (!one.isBlank()) {
-                    used.merge(one.strip(), t.getBatches(), Long::sum);
-                }
+            for (String one : t.getTreatments().eachInWords()) {
+                used.merge(one, t.getBatches(), Long::sum);
             }
         });
         List<String> words = new ArrayList<>(used.keySet());

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -124,7 +125,7 @@ record CorrectForm(
                         b.method(),
                         b.medium(),
                         false,
-                        b.done().treatment(),
+                        b.done().treatment().words(),
                         b.done().contradicts(b.taking()),
                         b.done().deviation()),
                 new Tray(b.vessel().rows(), b.vessel().columns(), b.vessel().words(), b.piecesPerPot()),
@@ -150,8 +151,9 @@ record CorrectForm(
                         protocol.map(Protocol::version).orElse(null),
                         protocol.map(Protocol::method).orElse(done.method()),
                         medium,
-                        done.treatment() == null ? "" : done.treatment(),
-                        done.instead()),
+                        Treatments.read(done.treatment()),
+                        done.instead(),
+                        was.done().trialId()),
                 new Taking(
                         days.takenOn(),
                         days.taken(),

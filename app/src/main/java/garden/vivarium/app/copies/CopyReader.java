@@ -9,6 +9,7 @@ import garden.vivarium.app.copies.Tables.Table;
 import garden.vivarium.app.platform.DiskFull;
 import garden.vivarium.app.platform.LostConnection;
 import garden.vivarium.app.platform.NurseryReturned;
+import garden.vivarium.app.platform.RowsBroughtUp;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -66,12 +67,19 @@ class CopyReader {
     private final DataSource database;
     private final ObjectMapper json;
     private final ApplicationEventPublisher events;
+    private final List<RowsBroughtUp> earlier;
 
-    CopyReader(Tables tables, DataSource database, ObjectMapper json, ApplicationEventPublisher events) {
+    CopyReader(
+            Tables tables,
+            DataSource database,
+            ObjectMapper json,
+            ApplicationEventPublisher events,
+            List<RowsBroughtUp> earlier) {
         this.tables = tables;
         this.database = database;
         this.json = json;
         this.events = events;
+        this.earlier = List.copyOf(earlier);
     }
 
     /**
@@ -142,6 +150,9 @@ class CopyReader {
                 // Rows refer to each other in every direction; what they refer to is looked over at the end.
                 checks.execute("set foreign_key_checks = 0");
                 all(connection, zip, contents, nursery);
+                for (RowsBroughtUp rows : earlier) {
+                    rows.bringUp(connection, nursery);
+                }
                 connection.commit();
                 done = true;
             } finally {

@@ -19,6 +19,7 @@ import garden.vivarium.core.simulate.TrueRates;
 import garden.vivarium.core.timing.Hemisphere;
 import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -109,7 +110,7 @@ class DemoBatches {
             draft.guessed(hoped, Math.max(1, minutes));
         }
         if (p.ways().treatment() != null) {
-            draft.treated(p.ways().treatment(), "no hormone 0.3%");
+            draft.treated(Treatments.read(p.ways().treatment()), "no hormone 0.3%");
         }
         if (p.ways().tray() != null) {
             draft.inTray(p.ways().tray().get(0), p.ways().tray().get(1));

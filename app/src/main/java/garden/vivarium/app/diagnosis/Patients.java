@@ -10,6 +10,7 @@ import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Circumstance;
+import garden.vivarium.core.treatment.Handling;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -78,10 +79,10 @@ class Patients {
                 sheet.way().protocol().map(p -> p.keeping().air().cover()).orElse("");
         boolean open = cover.startsWith("none")
                 || cover.isEmpty()
-                || b.way().treatment().contains("open");
+                || b.way().treatment().has(Handling.OPEN);
         so.add(open || DRY_MEDIA.contains(b.medium()) ? Circumstance.DRY : Circumstance.CLOSED);
         facts.add(Messages.text("Patients.cover", "medium", b.medium(), "then", cover.isEmpty() ? "not said" : cover));
-        if (b.way().treatment().contains("callus")) {
+        if (b.way().treatment().isDried()) {
             so.add(Circumstance.FLESHY);
             facts.add("Its wounds were dried first.");
         }

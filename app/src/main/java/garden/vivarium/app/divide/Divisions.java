@@ -152,7 +152,7 @@ class Divisions {
                         plant.plant().grown(),
                         p.method(),
                         p.medium(),
-                        String.join(";", p.technique().treatment()),
+                        p.technique().treatment(),
                         Way.Own.of(p.key(), p.version())))
                 .filter(w -> !record.strike(w).shares().isEmpty())
                 .map(w -> form.worth()

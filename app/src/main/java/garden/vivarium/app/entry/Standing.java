@@ -29,6 +29,7 @@ import garden.vivarium.core.naming.NameWords;
 import garden.vivarium.core.timing.AboutDay;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -102,7 +103,8 @@ class Standing {
                         protocol.map(Protocol::version).orElse(null),
                         method,
                         medium,
-                        "",
+                        Treatments.NONE,
+                        null,
                         null),
                 new Taking(when.middle(), form.pieces(), when.middle(), form.pieces(), when.giveOrTake()),
                 Vessel.loose(null),

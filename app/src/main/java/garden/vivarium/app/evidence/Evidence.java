@@ -225,7 +225,7 @@ public class Evidence {
                 plant,
                 protocol.method(),
                 protocol.medium(),
-                Way.treatment(String.join(";", protocol.technique().treatment())),
+                protocol.technique().treatment(),
                 Way.Own.of(protocol.key(), protocol.version()));
     }
 

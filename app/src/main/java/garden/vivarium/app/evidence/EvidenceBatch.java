@@ -2,11 +2,14 @@ package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.batch.BatchJudged;
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.StoredTreatments;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -22,7 +25,11 @@ class EvidenceBatch extends NurseryRow {
     private String plantGroup;
     private String method;
     private String medium;
-    private String treatment;
+
+    @Convert(converter = StoredTreatments.class)
+    private Treatments treatment;
+
+    private boolean ofTrial;
     private String ownProtocol;
     private Integer ownVersion;
     private double slowing;
@@ -57,6 +64,7 @@ class EvidenceBatch extends NurseryRow {
         method = told.way().method();
         medium = told.way().medium();
         treatment = told.way().treatment();
+        ofTrial = told.way().isOfTrial();
         ownProtocol = told.way().own().map(Way.Own::protocol).orElse(null);
         ownVersion = told.way().own().map(Way.Own::version).orElse(null);
         slowing = told.season().slower();
@@ -99,7 +107,15 @@ class EvidenceBatch extends NurseryRow {
     WayBatch with(Tallies firstSign, Tallies ready) {
         boolean over = isOver();
         return new WayBatch(
-                new Way(plant, plantKind, plantGroup, method, medium, treatment, Way.Own.of(ownProtocol, ownVersion)),
+                new Way(
+                        plant,
+                        plantKind,
+                        plantGroup,
+                        method,
+                        medium,
+                        treatment,
+                        Way.Own.of(ownProtocol, ownVersion),
+                        ofTrial),
                 new SeasonFactors(slowing, thinning, seasonOut),
                 dried,
                 stuck,

@@ -1,9 +1,12 @@
 package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.platform.NurseryRow;
+import garden.vivarium.app.platform.StoredTreatments;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.Neighbours;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.persistence.Column;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import java.time.Instant;
 import java.util.Arrays;
@@ -21,7 +24,9 @@ class NeighbourWay extends NurseryRow {
     private String plantGroup;
     private String method;
     private String medium;
-    private String treatment;
+
+    @Convert(converter = StoredTreatments.class)
+    private Treatments treatment;
 
     // "14/20 9/12": kept of judged, batch by batch.
     @Column(columnDefinition = "longtext")

@@ -4,7 +4,6 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.BatchHistory;
 import garden.vivarium.core.looks.ImpossibleLook;
@@ -12,6 +11,7 @@ import garden.vivarium.core.looks.Look;
 import garden.vivarium.core.looks.MilestoneSigns;
 import garden.vivarium.core.timing.AboutDay;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.treatment.Treatments;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -92,7 +92,7 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
                 name.orElseGet(() -> unnamed(batches, plant.orElseThrow(), day0)),
                 line.number(),
                 new OldBatch.Named(plant.orElseThrow(), group.orElse(null), stock.orElse(null)),
-                new OldBatch.Done(method.orElseThrow(), medium.orElseThrow(), Way.treatment(treatment.orElse(""))),
+                new OldBatch.Done(method.orElseThrow(), medium.orElseThrow(), Treatments.read(treatment.orElse(""))),
                 new Taking(
                         takenOn.map(AboutDay::middle).orElse(day0.middle()),
                         taken.orElse(stuck.orElseThrow()),
@@ -184,7 +184,12 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
         differs(line, "plant", known.of().plant(), read.of().plant(), known);
         differs(line, "method", known.done().method(), read.done().method(), known);
         differs(line, "medium", known.done().medium(), read.done().medium(), known);
-        differs(line, "treatment", known.done().treatment(), read.done().treatment(), known);
+        differs(
+                line,
+                "treatment",
+                known.done().treatment().words(),
+                read.done().treatment().words(),
+                known);
         differs(line, "stuck_on", known.taking().stuckOn(), read.taking().stuckOn(), known);
         differs(line, "stuck", known.taking().stuck(), read.taking().stuck(), known);
     }

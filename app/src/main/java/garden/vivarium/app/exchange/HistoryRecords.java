@@ -18,6 +18,7 @@ import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
+import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantKind;
@@ -255,6 +256,7 @@ class HistoryRecords implements RecordKind {
                         b.done().method(),
                         b.done().medium(),
                         b.done().treatment(),
+                        null,
                         null),
                 b.taken(),
                 Vessel.loose(null),
@@ -315,12 +317,12 @@ class HistoryRecords implements RecordKind {
     }
 
     private Preview.PreviewRow line(OldBatch b, int looks, boolean newPlant) {
-        Way way = new Way(
-                b.of().plant(),
-                "",
+        Way way = Way.of(
+                new Grown(b.of().plant(), "", ""),
                 b.done().method(),
                 b.done().medium(),
-                b.done().treatment());
+                b.done().treatment(),
+                Optional.empty());
         return new Preview.PreviewRow(
                 b.name(),
                 b.of().plant(),

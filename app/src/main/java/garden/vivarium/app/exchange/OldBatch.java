@@ -1,6 +1,7 @@
 package garden.vivarium.app.exchange;
 
 import garden.vivarium.app.batch.Taking;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +14,7 @@ record OldBatch(String name, long line, Named of, Done done, Taking taking, List
     record Named(String plant, String group, String stock) {}
 
     /** How it was done. */
-    record Done(String method, String medium, String treatment) {}
+    record Done(String method, String medium, Treatments treatment) {}
 
     /** The last look, if there was one. */
     Optional<OldLook> last() {

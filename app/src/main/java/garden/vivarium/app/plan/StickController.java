@@ -110,7 +110,8 @@ class StickController {
     record Treatments(List<String> usual, List<String> others) {
 
         static Treatments of(Protocol protocol, List<String> before, List<String> chosen) {
-            Set<String> usual = new LinkedHashSet<>(protocol.technique().treatment());
+            Set<String> usual =
+                    new LinkedHashSet<>(protocol.technique().treatment().eachInWords());
             usual.addAll(before.subList(0, Math.min(MOST_BEFORE, before.size())));
             usual.addAll(chosen);
             Set<String> others = new LinkedHashSet<>(before);

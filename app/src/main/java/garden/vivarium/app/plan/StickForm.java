@@ -13,9 +13,9 @@ import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
-import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Unit;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -24,7 +24,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 
@@ -107,14 +106,8 @@ record StickForm(
         }
 
         /** All that was done to the pieces. */
-        List<String> treated() {
-            List<String> all = new ArrayList<>(treatment);
-            if (more != null) {
-                all.addAll(Arrays.asList(more.split("[;,]")));
-            }
-            return Arrays.stream(Way.treatment(String.join(";", all)).split("; "))
-                    .filter(t -> !t.isEmpty())
-                    .toList();
+        Treatments treated() {
+            return Treatments.read(treatment).and(Treatments.read(more));
         }
     }
 
@@ -182,7 +175,12 @@ record StickForm(
                         plan.start().take()),
                 new Stands(stock.place().name()),
                 new Tray(vessel.contains("plug tray"), tray[0], tray[1], vessel),
-                new Done(protocol.medium(), false, protocol.technique().treatment(), null, false),
+                new Done(
+                        protocol.medium(),
+                        false,
+                        protocol.technique().treatment().eachInWords(),
+                        null,
+                        false),
                 new Piece(
                         stock.state(),
                         piece.kind(),
@@ -212,8 +210,9 @@ record StickForm(
                         protocol.version(),
                         protocol.method(),
                         medium,
-                        String.join(";", done.treated()),
-                        deviation(protocol, medium)),
+                        done.treated(),
+                        deviation(protocol, medium),
+                        null),
                 new Taking(
                         cut.takenOn(),
                         cut.taken(),
@@ -232,17 +231,16 @@ record StickForm(
     /** What was done instead of the protocol, in words; null when nothing was. */
     private String deviation(Protocol protocol, String medium) {
         List<String> differences = new ArrayList<>();
-        List<String> treated = done.treated();
+        Treatments treated = done.treated();
+        Treatments usual = protocol.technique().treatment();
         if (!medium.equals(protocol.medium())) {
             differences.add(Messages.text("StickForm.not", "medium", medium, "mediumThen", protocol.medium()));
         }
-        treated.stream()
-                .filter(t -> !protocol.technique().treatment().contains(t))
-                .forEach(differences::add);
-        protocol.technique().treatment().stream()
-                .filter(t -> !treated.contains(t))
-                .forEach(t -> differences.add("no " + t));
-        String words = Way.treatment(String.join(";", differences));
+        differences.addAll(treated.without(usual).eachInWords());
+        usual.without(treated)
+                .eachInWords()
+                .forEach(t -> differences.add(Messages.text("StickForm.left.out", "treatment", t)));
+        String words = String.join("; ", differences);
         return words.isEmpty() ? null : words;
     }
 }

@@ -3,7 +3,9 @@ package garden.vivarium.app.plan;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.UsualWayView;
 import garden.vivarium.app.stock.UsualWays;
+import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -44,19 +46,20 @@ class UsualHere {
     }
 
     private static boolean is(UsualWayView usual, Protocol protocol) {
-        List<String> treatments = protocol.technique().treatment();
-        return switch (usual.factor()) {
-            case "MEDIUM" -> protocol.medium().equals(usual.what());
-            case "METHOD" -> protocol.method().equals(usual.what());
-            case "HORMONE" ->
-                usual.what().startsWith("no ")
-                        ? treatments.stream().noneMatch(t -> t.startsWith("hormone"))
-                        : treatments.contains(usual.what());
-            case "TREATMENT" ->
-                usual.what().startsWith("nothing")
-                        ? treatments.stream().allMatch(t -> t.startsWith("hormone"))
-                        : treatments.contains(usual.what());
+        Treatments treatments = protocol.technique().treatment();
+        return switch (Factor.valueOf(usual.factor())) {
+            case MEDIUM -> protocol.medium().equals(usual.what());
+            case METHOD -> protocol.method().equals(usual.what());
+            case HORMONE -> isUsual(Factor.HORMONE, usual.what(), treatments.hormones());
+            case TREATMENT -> isUsual(Factor.TREATMENT, usual.what(), treatments.others());
             default -> false;
         };
+    }
+
+    /** Whether a way has what is usual, or nothing where that is usual. */
+    private static boolean isUsual(Factor factor, String usual, Treatments has) {
+        return factor.none().filter(usual::equals).isPresent()
+                ? has.isEmpty()
+                : has.all().containsAll(Treatments.read(usual).all());
     }
 }

@@ -2,6 +2,8 @@ package garden.vivarium.app.platform;
 
 import garden.vivarium.core.measure.Unit;
 import jakarta.validation.Constraint;
+import jakarta.validation.ConstraintValidator;
+import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
@@ -14,7 +16,7 @@ import java.lang.annotation.Target;
  */
 @Target({ElementType.FIELD, ElementType.PARAMETER})
 @Retention(RetentionPolicy.RUNTIME)
-@Constraint(validatedBy = InUnitBounds.class)
+@Constraint(validatedBy = InUnit.Bounds.class)
 public @interface InUnit {
 
     /** In which it is kept. */
@@ -34,4 +36,33 @@ public @interface InUnit {
 
     /** As of every constraint. */
     Class<? extends Payload>[] payload() default {};
+
+    /** Whether a measured number is believed, told in the reader's own unit. */
+    class Bounds implements ConstraintValidator<InUnit, Number> {
+
+        private final Measures measures;
+        private InUnit bounds;
+
+        Bounds(Measures measures) {
+            this.measures = measures;
+        }
+
+        @Override
+        public void initialize(InUnit annotation) {
+            bounds = annotation;
+        }
+
+        @Override
+        public boolean isValid(Number number, ConstraintValidatorContext context) {
+            if (number == null
+                    || (number.doubleValue() >= bounds.least() - Measures.SLACK
+                            && number.doubleValue() <= bounds.most() + Measures.SLACK)) {
+                return true;
+            }
+            context.disableDefaultConstraintViolation();
+            context.buildConstraintViolationWithTemplate(measures.bounds(bounds.value(), bounds.least(), bounds.most()))
+                    .addConstraintViolation();
+            return false;
+        }
+    }
 }

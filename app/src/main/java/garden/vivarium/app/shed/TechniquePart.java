@@ -1,10 +1,9 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.treatment.Treatments;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.util.Arrays;
-import java.util.List;
 
 /** Medium and treatment as typed; several treatments are set apart by semicolons. The method and later media stay. */
 record TechniquePart(
@@ -14,17 +13,11 @@ record TechniquePart(
         String treatment) {
 
     static TechniquePart of(Protocol.Technique p) {
-        return new TechniquePart(p.medium(), String.join("; ", p.treatment()));
+        return new TechniquePart(p.medium(), p.treatment().words());
     }
 
     /** The technique as changed, in a medium by the guide's own name. */
     Protocol.Technique onto(Protocol.Technique before, String knownMedium) {
-        List<String> treatments = treatment == null
-                ? List.of()
-                : Arrays.stream(treatment.split("[;,]"))
-                        .map(String::strip)
-                        .filter(t -> !t.isEmpty())
-                        .toList();
-        return new Protocol.Technique(before.method(), knownMedium, before.then(), treatments);
+        return new Protocol.Technique(before.method(), knownMedium, before.then(), Treatments.read(treatment));
     }
 }

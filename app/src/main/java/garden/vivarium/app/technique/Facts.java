@@ -3,14 +3,12 @@ package garden.vivarium.app.technique;
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.core.compare.Measure;
 import garden.vivarium.core.timing.Hemisphere;
+import garden.vivarium.core.treatment.Treatments;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** What was measured, in the few words by which batches are told apart. */
 final class Facts {
@@ -19,36 +17,15 @@ final class Facts {
 
     private Facts() {}
 
-    static boolean isHormone(String treatment) {
-        return treatment.strip().startsWith("hormone");
-    }
-
-    private static final Pattern STRENGTH = Pattern.compile("(\\d+(?:\\.\\d+)?) ?(%|ppm)");
-    private static final double PPM_OF_A_HUNDREDTH = 10_000;
-
     /** What was measured of a batch on the bench: days dried, strength of the hormone, length. */
-    static Map<Measure, Double> measures(Taking taking, List<String> treatments, Integer lengthMm) {
+    static Map<Measure, Double> measures(Taking taking, Treatments treatments, Integer lengthMm) {
         Map<Measure, Double> is = new EnumMap<>(Measure.class);
         is.put(Measure.DRIED, (double) ChronoUnit.DAYS.between(taking.takenOn(), taking.stuckOn()));
         if (lengthMm != null) {
             is.put(Measure.LENGTH, lengthMm / 10.0);
         }
-        List<String> hormones = treatments.stream().filter(Facts::isHormone).toList();
-        if (hormones.isEmpty()) {
-            is.put(Measure.HORMONE, 0.0);
-        } else {
-            strength(hormones.get(0)).ifPresent(ppm -> is.put(Measure.HORMONE, ppm));
-        }
+        treatments.hormonePpm().ifPresent(ppm -> is.put(Measure.HORMONE, ppm));
         return is;
-    }
-
-    /** In ppm, where the words say it. */
-    static Optional<Double> strength(String hormone) {
-        Matcher found = STRENGTH.matcher(hormone);
-        return found.find()
-                ? Optional.of(
-                        Double.parseDouble(found.group(1)) * (found.group(2).equals("%") ? PPM_OF_A_HUNDREDTH : 1))
-                : Optional.empty();
     }
 
     /** Between taken and stuck. */

@@ -18,6 +18,7 @@ import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Hemisphere;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -128,11 +129,9 @@ class JudgedBatches {
     private FinishedBatch finished(BatchFacts f, WayBatch b, Words words) {
         Map<Factor, String> is = new EnumMap<>(Factor.class);
         is.put(Factor.MEDIUM, b.way().medium());
-        List<String> treatments = List.of(f.done().treatment().split("; ?"));
-        is.put(Factor.HORMONE, said(treatments.stream().filter(Facts::isHormone).toList(), "no hormone"));
-        is.put(
-                Factor.TREATMENT,
-                said(treatments.stream().filter(t -> !Facts.isHormone(t)).toList(), "nothing else"));
+        Treatments treatments = f.done().treatment();
+        is.put(Factor.HORMONE, said(treatments.hormones(), Factor.HORMONE));
+        is.put(Factor.TREATMENT, said(treatments.others(), Factor.TREATMENT));
         is.put(Factor.DRIED, Facts.dried(f.taking().takenOn(), f.taking().stuckOn()));
         is.put(Factor.SEASON, Facts.season(f.taking().stuckOn(), words.hemisphere()));
         put(is, Factor.PIECE, f.material().pieceKind());
@@ -184,10 +183,8 @@ class JudgedBatches {
                 measures);
     }
 
-    private static String said(List<String> treatments, String none) {
-        String words =
-                treatments.stream().map(String::strip).filter(t -> !t.isEmpty()).collect(Collectors.joining("; "));
-        return words.isEmpty() ? none : words;
+    private static String said(Treatments treatments, Factor factor) {
+        return treatments.isEmpty() ? factor.none().orElseThrow() : treatments.words();
     }
 
     private static void put(Map<Factor, String> is, Factor factor, String words) {

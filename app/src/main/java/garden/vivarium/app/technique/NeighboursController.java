@@ -121,7 +121,12 @@ class NeighboursController {
         Map<List<String>, List<String>> steps = new LinkedHashMap<>();
         technique.record().ways().forEach((w, batches) -> {
             if (!w.isOfTrial() && (way == null || way.contains(WayKey.of(w).text()))) {
-                List<String> of = List.of(w.kind(), w.group(), w.method(), w.medium(), w.treatment());
+                List<String> of = List.of(
+                        w.kind(),
+                        w.group(),
+                        w.method(),
+                        w.medium(),
+                        w.treatment().words());
                 batches.stream()
                         .filter(WayBatch::isFinished)
                         .filter(b -> b.season().isInSeason())

@@ -1,5 +1,6 @@
 package garden.vivarium.app.technique;
 
+import garden.vivarium.app.batch.TreatmentsToSettle;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.FormActions;
@@ -41,12 +42,19 @@ class TechniqueController {
     private final Advising advising;
     private final UsualWays usual;
     private final Words words;
+    private final TreatmentsToSettle treatmentsToSettle;
 
-    TechniqueController(Technique technique, Advising advising, UsualWays usual, Words words) {
+    TechniqueController(
+            Technique technique,
+            Advising advising,
+            UsualWays usual,
+            Words words,
+            TreatmentsToSettle treatmentsToSettle) {
         this.technique = technique;
         this.advising = advising;
         this.usual = usual;
         this.words = words;
+        this.treatmentsToSettle = treatmentsToSettle;
     }
 
     /** A way that is drawn, with what the words beside its curve say. */
@@ -64,6 +72,11 @@ class TechniqueController {
         List<CurveDrawing> curves = chosen.stream()
                 .flatMap(l -> technique.curve(record, l.way()).stream())
                 .toList();
+        List<TreatmentsToSettle.Unread> unread = treatmentsToSettle.all();
+        model.addAttribute("unread", unread);
+        model.addAttribute(
+                "unreadBatches",
+                unread.stream().flatMap(u -> u.codes().stream()).distinct().count());
         model.addAttribute("lines", all ? technique.ways(record, by) : technique.first(record, by, Technique.SHOWN));
         model.addAttribute("more", all ? 0 : Math.max(0, count - Technique.SHOWN));
         model.addAttribute("by", by);

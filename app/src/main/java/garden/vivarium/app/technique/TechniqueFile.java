@@ -11,7 +11,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.Neighbours;
-import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.treatment.Treatments;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -118,7 +118,7 @@ record TechniqueFile(int format, String what, String from, List<GivenAway> ways)
                             words(w.group(), 60),
                             words(w.method(), LONGEST),
                             words(w.medium(), LONGEST),
-                            Way.treatment(words(w.treatment(), LONGEST_TREATMENT)),
+                            Treatments.read(words(w.treatment(), LONGEST_TREATMENT)),
                             counts),
                     steps));
         }

@@ -21,7 +21,6 @@ import garden.vivarium.core.compare.Factor;
 import garden.vivarium.core.compare.TrialLayout;
 import garden.vivarium.core.compare.TrialReading;
 import garden.vivarium.core.compare.TrialSize;
-import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.looks.PieceView;
@@ -245,8 +244,6 @@ class Trials {
         TrialLayout layout = trial.layout();
         String title = trial.view().asks().title();
         String asks = title.length() > MOST_SAID ? title.substring(0, MOST_SAID) + "…" : title;
-        List<String> treatments = new ArrayList<>(protocol.technique().treatment());
-        treatments.add(Way.TRIAL + asks);
         for (int t = 0; t < layout.trays().size(); t++) {
             int pieces = layout.pieces(t);
             BatchView batch = batches.make(NewBatch.by(protocol)
@@ -254,7 +251,7 @@ class Trials {
                     .taken(day, pieces)
                     .stuck(day, pieces)
                     .inTray(trial.view().size().rows(), trial.view().size().columns())
-                    .treated(String.join(";", treatments), Messages.text("Trials.deviation", "asks", asks))
+                    .inTrial(id, Messages.text("Trials.deviation", "asks", asks))
                     .made());
             counts.cutFor(new StockCounts.ForBatch(plant.id(), protocol.method(), day, batch.id()), pieces, null);
             trays.save(new TrialTray(id, t, batch.id(), batch.code()));

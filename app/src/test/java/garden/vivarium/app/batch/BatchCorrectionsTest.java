@@ -18,6 +18,7 @@ import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.treatment.Treatments;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,7 +53,7 @@ class BatchCorrectionsTest extends AtANursery {
                 .of(sage.plant(), sage.id(), shelf.id())
                 .taken(TODAY.minusDays(28), 22)
                 .stuck(TODAY.minusDays(27), 20)
-                .treated("bottom heat", "warm from below")
+                .treated(Treatments.read("bottom heat"), "warm from below")
                 .perPot(3)
                 .made();
 

@@ -20,6 +20,7 @@ import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.Milestone;
 import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.treatment.Treatments;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -36,6 +37,7 @@ import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.util.TestPropertyValues;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.ContextConfiguration;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -85,6 +87,9 @@ class EarlierDataTest {
     private Evidence evidence;
 
     @Autowired
+    private JdbcClient database;
+
+    @Autowired
     private Protocols protocols;
 
     @Autowired
@@ -102,6 +107,18 @@ class EarlierDataTest {
 
     private <T> T in(Supplier<T> work) {
         return current.workingFor(nursery, () -> transaction.execute(t -> work.get()));
+    }
+
+    @Test
+    void treatmentsThatStoodAsWordsAreRead() {
+        List<String> words = database.sql("select distinct treatment from batch")
+                .query(String.class)
+                .list();
+
+        assertThat(words).contains("").anySatisfy(t -> assertThat(t).startsWith("HORMONE "));
+        assertThat(words)
+                .allSatisfy(t -> assertThat(Treatments.stored(t).code()).isEqualTo(t));
+        assertThat(words).noneSatisfy(t -> assertThat(t).contains("UNREAD"));
     }
 
     @Test

@@ -7,6 +7,7 @@ import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -28,7 +29,7 @@ class OwnWaysTest extends AtANursery {
                             plant,
                             new Origin(null, null, null, name),
                             stock.placeNamed("Bench", Climate.HEATED).id(),
-                            new HowDone(null, null, "tip cutting", medium, treatment, null),
+                            new HowDone(null, null, "tip cutting", medium, Treatments.read(treatment), null, null),
                             new Taking(TODAY.minusDays(9), 12, TODAY.minusDays(9), 12),
                             Vessel.loose(null),
                             Material.UNKNOWN,
@@ -66,13 +67,13 @@ class OwnWaysTest extends AtANursery {
 
     @Test
     void driedAndStuckOnOneDayContradictEachOther() {
-        HowDone dried = new HowDone(null, null, "leaf pull", "gritty mix", "callus; dark", null);
+        HowDone dried = new HowDone(null, null, "leaf pull", "gritty mix", Treatments.read("callus; dark"), null, null);
 
         assertThat(dried.contradicts(new Taking(TODAY, 9, TODAY, 9))).isTrue();
         assertThat(dried.contradicts(new Taking(TODAY.minusDays(4), 9, TODAY, 9)))
                 .isFalse();
         assertThat(dried.contradicts(Taking.drying(TODAY, 9))).isFalse();
-        assertThat(dried.treated("dark", null).contradicts(new Taking(TODAY, 9, TODAY, 9)))
+        assertThat(dried.treated(Treatments.read("dark"), null).contradicts(new Taking(TODAY, 9, TODAY, 9)))
                 .isFalse();
     }
 }

@@ -32,6 +32,7 @@ import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
+import garden.vivarium.core.treatment.Treatments;
 import garden.vivarium.core.watch.Behind;
 import garden.vivarium.core.watch.StageClock;
 import java.time.LocalDate;
@@ -265,7 +266,8 @@ class TaskFinderTest {
     }
 
     private static BatchView view(Counts counts, LocalDate lastLook, double slower, int moved, int firm) {
-        HowDone done = new HowDone(PLUGS.key(), 1, PLUGS.method(), PLUGS.medium(), "hormone 0.3%", null);
+        HowDone done = new HowDone(
+                PLUGS.key(), 1, PLUGS.method(), PLUGS.medium(), Treatments.read("hormone 0.3%"), null, null);
         return new BatchView(
                 new BatchView.Identity(
                         UUID.randomUUID(), "26w18-A", new Origin(null, null, null, null), UUID.randomUUID()),

@@ -243,14 +243,14 @@ class CopiesTest {
         given(away.createStatement()).willThrow(new SQLException("Deadlock found", "40001"));
         DataSource always = mock(DataSource.class);
         given(always.getConnection()).willReturn(away);
-        assertThatThrownBy(() -> new CopyReader(tables, always, json, back -> {}).restore(file(before)))
+        assertThatThrownBy(() -> new CopyReader(tables, always, json, back -> {}, List.of()).restore(file(before)))
                 .isInstanceOf(CopyRefused.class)
                 .hasMessageContaining("Nothing was restored");
         then(always).should(times(4)).getConnection();
 
         DataSource busy = mock(DataSource.class);
         given(busy.getConnection()).willReturn(away, away, away).willAnswer(call -> source.getConnection());
-        assertThat(new CopyReader(tables, busy, json, back -> {}).restore(file(before)))
+        assertThat(new CopyReader(tables, busy, json, back -> {}, List.of()).restore(file(before)))
                 .isEqualTo(nursery.id());
         assertThat(written()).isEqualTo(before);
     }

@@ -18,6 +18,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.evidence.StrikeRate;
 import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.treatment.Treatments;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -111,7 +112,7 @@ class RecordsTest {
                 new Grown("Sage ‘Lighter Grey’", "sage", "soft"),
                 "tip cutting",
                 "perlite",
-                "covered; hormone 0.3%",
+                Treatments.read("covered; hormone 0.3%"),
                 Optional.empty());
         assertThat(in(() -> evidence.record().of(perlite)))
                 .singleElement()

@@ -32,8 +32,8 @@ public final class TypedIn {
                 .constraintValidatorFactory(new ConstraintValidatorFactory() {
                     @Override
                     public <T extends ConstraintValidator<?, ?>> T getInstance(Class<T> key) {
-                        return key == InUnitBounds.class
-                                ? key.cast(new InUnitBounds(measures))
+                        return key == InUnit.Bounds.class
+                                ? key.cast(new InUnit.Bounds(measures))
                                 : usual.getInstance(key);
                     }
 

@@ -86,12 +86,7 @@ class TravellingTest extends AtANursery {
                         fuchsia.plant().grown(),
                         "tip cutting",
                         guide.protocol("tip-in-plugs").orElseThrow().medium(),
-                        Way.treatment(String.join(
-                                ";",
-                                guide.protocol("tip-in-plugs")
-                                        .orElseThrow()
-                                        .technique()
-                                        .treatment())),
+                        guide.protocol("tip-in-plugs").orElseThrow().technique().treatment(),
                         java.util.Optional.empty())));
     }
 

@@ -13,6 +13,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
@@ -168,7 +169,14 @@ class KindsInTheBrowserTest extends AtThePages {
                 fuchsia.plant(),
                 Growing.newBatch(plugs, fuchsia, 12, TODAY, TODAY).origin(),
                 fuchsia.place().id(),
-                new HowDone(plugs.key(), plugs.version(), plugs.method(), "water", "", "water, not plug compost"),
+                new HowDone(
+                        plugs.key(),
+                        plugs.version(),
+                        plugs.method(),
+                        "water",
+                        Treatments.NONE,
+                        "water, not plug compost",
+                        null),
                 Growing.newBatch(plugs, fuchsia, 12, TODAY.minusDays(20), TODAY.minusDays(20))
                         .taking(),
                 Growing.newBatch(plugs, fuchsia, 12, TODAY, TODAY).vessel(),

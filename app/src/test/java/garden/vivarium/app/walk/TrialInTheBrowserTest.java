@@ -163,6 +163,24 @@ class TrialInTheBrowserTest extends AtThePages {
     }
 
     /** Of a new stock plant, in the form that is shown then. */
+    @Test
+    void aTrialCalledCallusedOrFreshTellsNobodyThatWoundsWereDried() {
+        asks("Fuchsia ‘Spindrift’", "callused", "fresh");
+        browser.type("rateA", "85");
+        browser.type("rateB", "50");
+        browser.type("rows", "4");
+        browser.type("columns", "8");
+        browser.press("#design button.main");
+        browser.untilText("main .said", "The layout is drawn");
+        isStuckThirtyDaysAgo();
+        browser.press(".trial-tray h2 a");
+        browser.untilPath("/batches/");
+        assertThat(browser.text("main")).contains("trial");
+        browser.follow("What is wrong with it?");
+        browser.untilText("h1", "wrong");
+        assertThat(browser.text("body")).doesNotContain("wounds were dried first");
+    }
+
     private void asks(String plant, String one, String other) {
         in(() -> Growing.stockPlant(stock, plant));
         browser.open("/technique/trials/new");

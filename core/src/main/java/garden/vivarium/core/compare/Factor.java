@@ -1,5 +1,7 @@
 package garden.vivarium.core.compare;
 
+import java.util.Optional;
+
 /** What batches may differ in, and a grower may ask about. */
 public enum Factor {
     /** What pieces are stuck in. */
@@ -34,6 +36,15 @@ public enum Factor {
     VERSION,
     /** Of which plant: never a question, but what may differ beside one. */
     PLANT;
+
+    /** What its value is called where none was given; empty where there is no such thing. */
+    public Optional<String> none() {
+        return switch (this) {
+            case HORMONE -> Optional.of("no hormone");
+            case TREATMENT -> Optional.of("nothing else");
+            default -> Optional.empty();
+        };
+    }
 
     /** Whether it may explain a difference in something else: a version of another protocol is only another name for what differs. */
     public boolean mayExplain() {

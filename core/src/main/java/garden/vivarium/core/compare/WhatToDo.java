@@ -227,10 +227,13 @@ public record WhatToDo(
     /** A treatment that changes nothing, by enough batches to say so. */
     private static Optional<Sentence> needless(Candidate c, Comparison found, Difference d) {
         boolean treats = c.isTreatment();
-        boolean firstIsNone = isNone(c.asked().first());
+        boolean firstIsNone = isNone(c.asked(), c.asked().first());
         boolean alike = d.low() > -ALIKE && d.high() < ALIKE;
         boolean enough = Math.min(found.first().batches(), found.second().batches()) >= FEWEST_ALIKE;
-        if (!treats || !alike || !enough || firstIsNone == isNone(c.asked().second())) {
+        if (!treats
+                || !alike
+                || !enough
+                || firstIsNone == isNone(c.asked(), c.asked().second())) {
             return Optional.empty();
         }
         return Optional.of(new Sentence(
@@ -252,8 +255,8 @@ public record WhatToDo(
                         found.first().batches() + found.second().batches())));
     }
 
-    private static boolean isNone(String value) {
-        return value.startsWith("no ") || value.startsWith("nothing");
+    private static boolean isNone(Comparison.Asked asked, String value) {
+        return asked.factor().none().filter(value::equals).isPresent();
     }
 
     /** Plants of which most were ready at the first look in most batches: how soon they are nobody can know. */

@@ -1,5 +1,6 @@
 package garden.vivarium.core.evidence;
 
+import garden.vivarium.core.treatment.Treatments;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,11 +41,11 @@ public final class Neighbours {
      * @param group key of the plant group
      * @param method the guide's name
      * @param medium the guide's name
-     * @param treatment in the form of {@link Way#treatment(String)}
+     * @param treatment what is done to the pieces
      * @param batches its finished batches, in season
      */
     public record Given(
-            String kind, String group, String method, String medium, String treatment, List<BatchCount> batches) {
+            String kind, String group, String method, String medium, Treatments treatment, List<BatchCount> batches) {
 
         public Given {
             batches = List.copyOf(batches);

@@ -2,10 +2,8 @@ package garden.vivarium.core.evidence;
 
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.ProtocolKey;
-import java.util.Arrays;
-import java.util.Locale;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
  * What is compared: how pieces of a plant are made and kept.
@@ -15,18 +13,28 @@ import java.util.stream.Collectors;
  * @param group key of its plant group
  * @param method the guide's name of the method
  * @param medium the guide's name of the medium
- * @param treatment what is done to the pieces, in the form of {@link #treatment(String)}; empty for nothing
+ * @param treatment what is done to the pieces
  * @param own the version of a protocol of the nursery's own by which it is done, so that versions can be compared
+ * @param isOfTrial whether several ways stand in its trays: it is none to be set beside others, and is read by its trial
  */
 public record Way(
-        String plant, String kind, String group, String method, String medium, String treatment, Optional<Own> own) {
-
-    /** How the part of a treatment begins that says which ways stand beside each other in the trays of a trial. */
-    public static final String TRIAL = "trial: ";
+        String plant,
+        String kind,
+        String group,
+        String method,
+        String medium,
+        Treatments treatment,
+        Optional<Own> own,
+        boolean isOfTrial) {
 
     /** A way of a plant. */
-    public static Way of(Grown plant, String method, String medium, String treatment, Optional<Own> own) {
-        return new Way(plant.plant(), plant.kind(), plant.group(), method, medium, treatment, own);
+    public static Way of(Grown plant, String method, String medium, Treatments treatment, Optional<Own> own) {
+        return new Way(plant.plant(), plant.kind(), plant.group(), method, medium, treatment, own, false);
+    }
+
+    /** The same in trays in which several ways stand beside each other. */
+    public Way inTrial(boolean trial) {
+        return new Way(plant, kind, group, method, medium, treatment, own, trial);
     }
 
     /** The plant. */
@@ -36,7 +44,7 @@ public record Way(
 
     /** Of a plant whose kind the guide does not know, by no protocol of the nursery's own. */
     public Way(String plant, String group, String method, String medium, String treatment) {
-        this(plant, "", group, method, medium, treatment, Optional.empty());
+        this(plant, "", group, method, medium, Treatments.read(treatment), Optional.empty(), false);
     }
 
     /**
@@ -60,29 +68,10 @@ public record Way(
         }
     }
 
-    /** Whether several ways stand in its trays: it is none to be set beside others, and is read by its trial. */
-    public boolean isOfTrial() {
-        return treatment.contains(TRIAL)
-                && Arrays.stream(treatment.split(";"))
-                        .anyMatch(part -> part.strip().startsWith(TRIAL));
-    }
-
-    /** One way of writing a treatment: lower case, parts in order, joined by semicolons. */
-    public static String treatment(String words) {
-        return words == null
-                ? ""
-                : Arrays.stream(words.split(";"))
-                        .map(w -> w.strip().toLowerCase(Locale.ROOT))
-                        .filter(w -> !w.isEmpty())
-                        .distinct()
-                        .sorted()
-                        .collect(Collectors.joining("; "));
-    }
-
     /** The treatment in words, with the version of an own protocol; empty for nothing. */
     public String treatmentWords() {
-        return own.map(o -> treatment.isEmpty() ? o.words() : o.words() + "; " + treatment)
-                .orElse(treatment);
+        return own.map(o -> treatment.isEmpty() ? o.words() : o.words() + "; " + treatment.words())
+                .orElseGet(treatment::words);
     }
 
     /** How a grower would say it, without the plant: "tip cutting in water, hormone 0.3%". */

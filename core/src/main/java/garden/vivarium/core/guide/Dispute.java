@@ -1,5 +1,6 @@
 package garden.vivarium.core.guide;
 
+import garden.vivarium.core.treatment.Treatments;
 import java.util.List;
 
 /**
@@ -21,19 +22,18 @@ public record Dispute(String key, String question, List<String> families, List<S
      * @param treatments treatments of which one makes a batch count for it; empty for any
      * @param without treatments none of which it may have
      */
-    public record Side(String says, String reason, List<String> media, List<String> treatments, List<String> without) {
+    public record Side(String says, String reason, List<String> media, Treatments treatments, Treatments without) {
 
         /**
          * Whether a batch in this medium with these treatments counts for the side.
          *
          * @param medium name
-         * @param treatment words set apart by ";"
+         * @param done what was done to its pieces
          */
-        public boolean claims(String medium, String treatment) {
-            List<String> done = List.of(treatment.split("\\s*;\\s*"));
+        public boolean claims(String medium, Treatments done) {
             return (media.isEmpty() || media.contains(medium))
-                    && (treatments.isEmpty() || treatments.stream().anyMatch(done::contains))
-                    && without.stream().noneMatch(done::contains);
+                    && (treatments.isEmpty() || treatments.all().stream().anyMatch(done::has))
+                    && without.all().stream().noneMatch(done::has);
         }
     }
 }

@@ -9,6 +9,7 @@ import garden.vivarium.core.timing.LookKind;
 import garden.vivarium.core.timing.Season;
 import garden.vivarium.core.timing.Sign;
 import garden.vivarium.core.timing.Window;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.List;
 import java.util.Optional;
 
@@ -54,9 +55,9 @@ public record Protocol(
      * @param method name of a method of the guide
      * @param medium name of a medium of the guide, in which pieces are stuck
      * @param then media that follow it in turn, as compost after water; mostly empty
-     * @param treatment what is done to the piece, as in files, such as "hormone 0.3%"; empty for nothing
+     * @param treatment what is done to the piece
      */
-    public record Technique(String method, String medium, List<String> then, List<String> treatment) {}
+    public record Technique(String method, String medium, List<String> then, Treatments treatment) {}
 
     /**
      * What is taken.

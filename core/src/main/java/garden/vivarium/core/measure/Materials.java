@@ -73,7 +73,7 @@ public final class Materials {
             needs.add(new Need("trays", Math.ceil(trays), Unit.PIECES));
         }
         needs.add(new Need("labels", Math.max(1, Math.ceil(trays)), Unit.PIECES));
-        if (protocol.technique().treatment().stream().anyMatch(t -> t.startsWith("hormone"))) {
+        if (protocol.technique().treatment().hormone().isPresent()) {
             needs.add(new Need("rooting hormone", HORMONE_GRAMS * pieces, Unit.GRAMS));
         }
         PotSize size = protocol.potting().pot();

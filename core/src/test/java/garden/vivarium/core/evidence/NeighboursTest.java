@@ -7,6 +7,7 @@ import garden.vivarium.core.Grown;
 import garden.vivarium.core.looks.Interval;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.Window;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +26,7 @@ class NeighboursTest {
                 new Grown("Plant ‘Number " + i + "’", "kind" + i, "soft"),
                 "tip cutting",
                 "perlite",
-                "",
+                Treatments.NONE,
                 Optional.empty());
     }
 
@@ -37,7 +38,7 @@ class NeighboursTest {
     }
 
     private static Neighbours.Given given(int i, BatchCount... batches) {
-        return new Neighbours.Given("kind" + i, "soft", "tip cutting", "perlite", "", List.of(batches));
+        return new Neighbours.Given("kind" + i, "soft", "tip cutting", "perlite", Treatments.NONE, List.of(batches));
     }
 
     @Test

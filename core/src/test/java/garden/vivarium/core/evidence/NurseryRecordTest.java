@@ -9,6 +9,7 @@ import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
 import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.timing.Window;
+import garden.vivarium.core.treatment.Treatments;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -58,9 +59,18 @@ class NurseryRecordTest {
 
     @Test
     void otherSelectionsOfTheKindAreNearerThanOtherKindsOfTheGroup() {
-        Way asked = Way.of(new Grown("Fuchsia ‘Ebb’", "fuchsia", "soft"), "tip cutting", "water", "", Optional.empty());
-        Way kin =
-                Way.of(new Grown("Fuchsia ‘Kelp’", "fuchsia", "soft"), "tip cutting", "perlite", "", Optional.empty());
+        Way asked = Way.of(
+                new Grown("Fuchsia ‘Ebb’", "fuchsia", "soft"),
+                "tip cutting",
+                "water",
+                Treatments.NONE,
+                Optional.empty());
+        Way kin = Way.of(
+                new Grown("Fuchsia ‘Kelp’", "fuchsia", "soft"),
+                "tip cutting",
+                "perlite",
+                Treatments.NONE,
+                Optional.empty());
         NurseryRecord record = NurseryRecord.of(List.of(finished(kin, 9, 10), finished(SAME_GROUP, 4, 10)), w -> GUIDE);
 
         assertThat(record.strike(asked).shares())
@@ -335,21 +345,23 @@ class NurseryRecordTest {
     }
 
     @Test
-    void aTreatmentIsWrittenOneWay() {
-        assertThat(Way.treatment(" Hormone 0.3% ;callus 3 d;; hormone 0.3%")).isEqualTo("callus 3 d; hormone 0.3%");
-        assertThat(Way.treatment(null)).isEmpty();
+    void aWayIsSaidAsAGrowerSaysIt() {
         assertThat(WAY.words()).isEqualTo("tip cutting in water");
+        assertThat(done("hormone 3,000 ppm; callus").words()).isEqualTo("tip cutting in water, callus; hormone 0.3%");
     }
 
     @Test
     void whatStandsInATrialIsNoWayToBeSetBesideOthers() {
         assertThat(WAY.isOfTrial()).isFalse();
-        assertThat(done("hormone 0.3%; trial: water or coir").isOfTrial()).isTrue();
-        assertThat(done("rinsed after industrial: steam").isOfTrial()).isFalse();
+        assertThat(WAY.inTrial(true).isOfTrial()).isTrue();
+        assertThat(WAY.inTrial(true)).isNotEqualTo(WAY);
+        assertThat(done("trial: water or coir").isOfTrial())
+                .as("words make no trial")
+                .isFalse();
     }
 
     private static Way done(String treatment) {
-        return new Way(WAY.plant(), WAY.group(), WAY.method(), WAY.medium(), Way.treatment(treatment));
+        return new Way(WAY.plant(), WAY.group(), WAY.method(), WAY.medium(), treatment);
     }
 
     private static WayBatch finished(Way way, int kept, int of) {

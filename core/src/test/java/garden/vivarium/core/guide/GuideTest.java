@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.treatment.Treatments;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -182,14 +183,14 @@ class GuideTest {
                 .filter(d -> d.key().equals("hormone"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(hormone.sides().get(0).claims("perlite", "hormone 0.3%;covered"))
+        assertThat(hormone.sides().get(0).claims("perlite", Treatments.read("hormone 3,000 ppm;covered")))
                 .isTrue();
-        assertThat(hormone.sides().get(1).claims("perlite", "hormone 0.3%;covered"))
+        assertThat(hormone.sides().get(1).claims("perlite", Treatments.read("hormone 3,000 ppm;covered")))
                 .isFalse();
-        assertThat(hormone.sides().get(1).claims("perlite", "")).isTrue();
+        assertThat(hormone.sides().get(1).claims("perlite", Treatments.NONE)).isTrue();
         Dispute water = GUIDE.disputes().get(0);
-        assertThat(water.sides().get(0).claims("water", "")).isTrue();
-        assertThat(water.sides().get(1).claims("water", "")).isFalse();
+        assertThat(water.sides().get(0).claims("water", Treatments.NONE)).isTrue();
+        assertThat(water.sides().get(1).claims("water", Treatments.NONE)).isFalse();
     }
 
     @Test
@@ -222,8 +223,9 @@ class GuideTest {
                 "soft",
                 own.method(),
                 own.medium(),
-                "hormone 0.3%",
-                Way.Own.of(own.key(), own.version()));
+                Treatments.read("hormone 0.3%"),
+                Way.Own.of(own.key(), own.version()),
+                false);
         assertThat(way.words()).isEqualTo("tip cutting in plug compost, as kelp plugs version 2; hormone 0.3%");
         assertThat(Way.Own.of(tip.key(), 2)).isEmpty();
         assertThat(Way.Own.of(null, null)).isEmpty();

@@ -1,0 +1,16 @@
+package garden.vivarium.core.treatment;
+
+/**
+ * A treatment under a name of the nursery's own, as "wood ash".
+ *
+ * @param words its name, without semicolons, in lower case
+ */
+public record OwnTreatment(String words) implements Treatment {
+
+    static final String NAME = "OWN";
+
+    @Override
+    public String code() {
+        return NAME + " " + words;
+    }
+}
