@@ -52,8 +52,8 @@ abstract class AtTheSampleNursery {
         assertThat(outsideFolds())
                 .as("words before symbols")
                 .doesNotContainPattern("[Α-ω]|P\\(|[≤≥⌈]|\\d{4}-\\d\\d-\\d\\d");
+        // Turned into a phone where it stands: what a page shows follows from its width alone.
         browser.size(390, 844, true);
-        open(view);
         assertThat(browser.barriersOfAPhone()).as("on a phone").isEmpty();
         assertThat(browser.width()).as("no page scrolls sideways on a phone").isEqualTo(390);
         browser.size(1280, 800, false);

@@ -1,10 +1,11 @@
 package garden.vivarium.app.walk;
 
-import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -43,6 +44,16 @@ public final class Browser implements AutoCloseable {
 
     /** Rows of long lists are drawn alike: what is wrong with one shows among the first. */
     private static final List<String> MORE_OF_THE_SAME = List.of("tbody tr:nth-child(n+13)", "li:nth-child(n+25)");
+
+    private static final String AXE = axe();
+
+    private static String axe() {
+        try (InputStream script = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
+            return new String(script.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
 
     /** Browsers that were closed and have forgotten everything: starting one takes seconds. */
     private static final Deque<ChromeDriver> IDLE = new ConcurrentLinkedDeque<>();
@@ -317,32 +328,33 @@ public final class Browser implements AutoCloseable {
 
     /** Of those the ones that hang on how wide the window is, and on what is shown only where it is narrow. */
     public List<String> barriersOfAPhone() {
-        return violations(
-                ", \"runOnly\": {\"type\": \"rule\", \"values\": [\"target-size\", \"scrollable-region-focusable\","
-                        + " \"meta-viewport\", \"css-orientation-lock\", \"aria-hidden-focus\", \"nested-interactive\","
-                        + " \"button-name\", \"link-name\", \"label\", \"select-name\", \"image-alt\"]}");
+        return violations("target-size scrollable-region-focusable meta-viewport css-orientation-lock aria-hidden-focus"
+                + " nested-interactive button-name link-name label select-name image-alt");
     }
 
     /** What cannot be read for want of contrast. */
     public List<String> poorContrasts() {
-        return violations(", \"runOnly\": {\"type\": \"rule\", \"values\": [\"color-contrast\"]}");
+        return violations("color-contrast");
     }
 
-    // In one page: without frames there is nothing to gather from others, which takes a second tab. What passes is not
-    // told: it is long.
-    @SuppressWarnings("deprecation")
+    /** Asked in the page itself: its half a megabyte goes there once a page, and only what is wrong comes back. */
+    @SuppressWarnings("unchecked")
     private List<String> violations(String rules) {
-        AxeBuilder axe = new AxeBuilder().setLegacyMode(true);
-        axe.setOptions("{\"resultTypes\": [\"violations\"]" + rules + "}");
-        MORE_OF_THE_SAME.forEach(rows -> axe.exclude(List.of(rows)));
-        Results results = axe.analyze(driver);
-        return results.getViolations().stream()
-                .map(v -> v.getId() + ": "
-                        + v.getNodes().stream()
-                                .map(n -> String.valueOf(n.getHtml()))
-                                .limit(3)
-                                .toList())
-                .toList();
+        if (!(boolean) driver.executeScript("return typeof axe === 'object'")) {
+            driver.executeScript(AXE);
+        }
+        return (List<String>) driver.executeAsyncScript(
+                "const done = arguments[arguments.length - 1];"
+                        + " axe.run({exclude: arguments[0].map((s) => [s])}, arguments[1]).then((found) => done(found.violations.map("
+                        + "(v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html).join(' ')}`)), (e) => done([String(e)]));",
+                MORE_OF_THE_SAME,
+                rules.isEmpty()
+                        ? Map.of("resultTypes", List.of("violations"))
+                        : Map.of(
+                                "resultTypes",
+                                List.of("violations"),
+                                "runOnly",
+                                Map.of("type", "rule", "values", List.of(rules.split(" ")))));
     }
 
     /** What the page complained of in the browser's console. */

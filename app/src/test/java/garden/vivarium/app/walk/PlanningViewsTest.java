@@ -35,6 +35,17 @@ class PlanningViewsTest extends AtTheSampleNursery {
     }
 
     @Test
+    void aBarrierThatIsThereIsSeen() {
+        browser.open("/plan/space");
+        browser.script("const bare = document.createElement('input'); document.querySelector('main').append(bare);"
+                + " document.querySelector('h1').style.color = '#f0f0f0';");
+        assertThat(browser.barriers())
+                .anySatisfy(b -> assertThat(b).startsWith("label: "))
+                .anySatisfy(b -> assertThat(b).startsWith("color-contrast: "));
+        assertThat(browser.barriersOfAPhone()).anySatisfy(b -> assertThat(b).startsWith("label: "));
+    }
+
+    @Test
     void theRoundHasWorkOfEachKind() {
         browser.open("/round");
         assertThat(browser.count("details.stop[open]"))
