@@ -23,6 +23,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.evidence.WayBatch;
 import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.treatment.Treatments;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -199,6 +200,31 @@ class CopiesTest {
         current.workingFor(nursery.id(), () -> batches.look(code, Growing.count(today, 4, 0)));
         assertThat(kept()).isEqualTo(4);
         assertThat(lookedAt()).contains(today);
+    }
+
+    @Test
+    void treatmentsOfACopyThatHasThemInWordsAreRead() throws IOException {
+        LocalDate stuck = LocalDate.parse(OnDatabase.TODAY).minusDays(40);
+        String code = current.workingFor(
+                nursery.id(),
+                () -> batches.make(Growing.newBatch(
+                                guide, "tip-in-plugs", Growing.stockPlant(stock, "Fuchsia"), 10, stuck, stuck))
+                        .code());
+        byte[] now = written();
+        String rows = text(inside(now), "batch.csv");
+        assertThat(rows).contains("\"HORMONE 3000\"");
+        erase();
+        reader.restore(
+                file(changed(now, "batch.csv", rows.replace("\"HORMONE 3000\"", "\"callus; hormone 3,000 ppm\""))));
+
+        assertThat(current.workingFor(nursery.id(), () -> batches.find(code))
+                        .way()
+                        .treatment())
+                .isEqualTo(Treatments.read("callus; hormone 0.3%"));
+        assertThat(text(inside(written()), "batch.csv")).contains("\"DRYING; HORMONE 3000\"");
+        assertThat(text(inside(written()), "evidence_batch.csv"))
+                .as("what is learned of it too")
+                .contains("\"DRYING; HORMONE 3000\"");
     }
 
     /** How many pieces the nursery's evidence holds to have been kept. */

@@ -36,7 +36,7 @@ class MessagesTest {
 
         assertThat(pattern).isNotBlank().doesNotContain("'", "%d", "%s", "\\").doesNotContainPattern("number, [0#]");
         assertThat(new MessageFormat(pattern, ULocale.UK).getArgumentNames())
-                .allSatisfy(name -> assertThat(name).matches("[a-z][A-Za-z]*"));
+                .allSatisfy(name -> assertThat(name).matches("[a-z][A-Za-z]*(_(full|number|span))?"));
     }
 
     @Test
@@ -64,7 +64,7 @@ class MessagesTest {
 
     /** Those of the core's rules are named by its enums, and held to them in WordsTest. */
     private static boolean isOfARule(String key) {
-        return key.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?");
+        return key.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy|\\.full)?");
     }
 
     /** Of keys that are put together from a name, as "guide.hormone." and a constant. */
@@ -84,14 +84,13 @@ class MessagesTest {
 
     @Test
     void pluralsAndNumbersAreWrittenOneWayOnAnyMachine() {
-        assertThat(messages.say("guide.warmth.for", "range", "5 °C", "weeks", 1))
+        assertThat(messages.say("guide.warmth.for", "warmth", "5 °C", "weeks", 1))
                 .isEqualTo("5 °C for 1 week");
-        assertThat(messages.say("guide.warmth.for", "range", "5 °C", "weeks", 1200))
+        assertThat(messages.say("guide.warmth.for", "warmth", "5 °C", "weeks", 1200))
                 .isEqualTo("5 °C for 1,200 weeks");
-        assertThat(messages.say("guide.apart", "cm", 7.5)).isEqualTo("7.5 cm apart");
-        assertThat(messages.say("guide.apart", "cm", -7.5))
+        assertThat(messages.say("Dilution.RATE_TIMES_LITRES.figures", "rate", 7.5, "litres", 1200, "stock", -7.5))
                 .as("with the minus of the formulas")
-                .isEqualTo("−7.5 cm apart");
+                .isEqualTo("7.5 mL × 1,200 L = −7.5 mL");
         assertThat(messages.say("Batches.nothing.stands.ready.log", "code", "26w38-B"))
                 .contains("26w38-B");
     }
@@ -115,7 +114,7 @@ class MessagesTest {
     @Test
     void aLackingKeyAndALackingFigureAreFaults() {
         assertThatThrownBy(() -> messages.say("guide.nothing")).hasMessageContaining("lacks guide.nothing");
-        assertThatThrownBy(() -> messages.say("guide.apart")).hasMessageContaining("no value for {cm}");
-        assertThatThrownBy(() -> messages.say("guide.apart", "cm")).hasMessageContaining("by turns");
+        assertThatThrownBy(() -> messages.say("guide.apart")).hasMessageContaining("no value for {apart}");
+        assertThatThrownBy(() -> messages.say("guide.apart", "apart")).hasMessageContaining("by turns");
     }
 }

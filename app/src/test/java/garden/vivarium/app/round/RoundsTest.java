@@ -267,8 +267,7 @@ class RoundsTest {
         Item.CareTask feed = cares().get(0);
         // 60 × 0.15 × 0.376 L = 3.4 L, two fifths of a 9 L can: half of one by quarters.
         assertThat(feed.what())
-                .isEqualTo(
-                        "Feed 60 young plants, half the strength on the label: about 3.4 litres, 0.5 of a 9 litre can");
+                .isEqualTo("Feed 60 young plants, half the strength on the label: about 3.4 litres, 0.5 of a 9 L can");
         assertThat(feed.why()).contains("every 14 days");
     }
 

@@ -98,6 +98,10 @@ class EveryPageInBothUnitsTest {
     private SamplePages readBy(UUID nursery, UnitSystem units) {
         SignedIn reader = new SignedIn(UUID.randomUUID(), nursery, "reader", "Reader", "", Role.OWNER, units);
         return new SamplePages(path -> {
+            // Whoever reads here never came by the door.
+            if (path.startsWith("/door")) {
+                return Optional.empty();
+            }
             try {
                 MockHttpServletResponse answer =
                         pages.perform(get(path).with(user(reader))).andReturn().getResponse();
