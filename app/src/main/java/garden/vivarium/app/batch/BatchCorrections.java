@@ -17,6 +17,7 @@ import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.plan.Outlook;
 import garden.vivarium.core.timing.SeasonFactors;
 import garden.vivarium.core.treatment.Treatments;
@@ -260,7 +261,10 @@ public class BatchCorrections {
                         was.done().deviation(),
                         now.done().deviation()),
                 change("tray", tray(was.vessel()), tray(now.vessel())),
-                change("vessel", was.vessel().words(), now.vessel().words()),
+                change(
+                        "vessel",
+                        metric(was.vessel().words()),
+                        metric(now.vessel().words())),
                 change("pieces to a pot", was.piecesPerPot(), now.vessel().piecesPerPot()));
     }
 
@@ -377,5 +381,9 @@ public class BatchCorrections {
     @Transactional(readOnly = true)
     public List<CorrectionView> of(UUID batch) {
         return corrections.of(batch);
+    }
+
+    private static String metric(String written) {
+        return written == null ? null : Prose.of(written).metric();
     }
 }

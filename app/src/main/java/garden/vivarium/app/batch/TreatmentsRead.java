@@ -68,18 +68,28 @@ class TreatmentsRead implements RowsBroughtUp {
                 evidence.executeBatch();
             }
         }
-        ofNeighbours(database);
+        ofNeighbours(database, nursery);
     }
 
-    private void ofNeighbours(Connection database) throws SQLException {
-        try (PreparedStatement asked = database.prepareStatement("select distinct treatment from neighbour_way");
-                ResultSet rows = asked.executeQuery();
-                PreparedStatement now =
-                        database.prepareStatement("update neighbour_way set treatment = ? where treatment = ?")) {
-            while (rows.next()) {
-                now.setString(1, code(rows.getString(1), null));
-                now.setString(2, rows.getString(1));
-                now.executeUpdate();
+    private void ofNeighbours(Connection database, UUID nursery) throws SQLException {
+        String here = nursery == null ? "" : " and nursery_id = ?";
+        try (PreparedStatement asked = database.prepareStatement(
+                        "select distinct treatment from neighbour_way where treatment <> ''" + here);
+                PreparedStatement now = database.prepareStatement(
+                        "update neighbour_way set treatment = ? where treatment = ?" + here)) {
+            if (nursery != null) {
+                asked.setString(1, nursery.toString());
+                now.setString(3, nursery.toString());
+            }
+            try (ResultSet rows = asked.executeQuery()) {
+                while (rows.next()) {
+                    String code = code(rows.getString(1), null);
+                    if (!code.equals(rows.getString(1))) {
+                        now.setString(1, code);
+                        now.setString(2, rows.getString(1));
+                        now.executeUpdate();
+                    }
+                }
             }
         }
     }

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.treatment.Treatments;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -100,7 +101,7 @@ record CorrectForm(
             Integer columns,
 
             @Size(max = 80, message = "Shorten the vessel to 80 characters.")
-            String vessel,
+            Prose vessel,
 
             @NotNull(message = "Say how many go to a pot.")
             @Min(value = 1, message = "A pot has 1 piece or more.")
@@ -128,7 +129,11 @@ record CorrectForm(
                         b.done().treatment().words(),
                         b.done().contradicts(b.taking()),
                         b.done().deviation()),
-                new Tray(b.vessel().rows(), b.vessel().columns(), b.vessel().words(), b.piecesPerPot()),
+                new Tray(
+                        b.vessel().rows(),
+                        b.vessel().columns(),
+                        Prose.orNull(b.vessel().words()),
+                        b.piecesPerPot()),
                 null);
     }
 
@@ -162,7 +167,7 @@ record CorrectForm(
                         was.isStuck() && was.stuckOn().equals(days.stuckOn())
                                 ? was.taking().unsureDays()
                                 : 0),
-                new Vessel(tray.rows(), tray.columns(), tray.vessel(), tray.perPot()),
+                new Vessel(tray.rows(), tray.columns(), Prose.inColumn(tray.vessel()), tray.perPot()),
                 was.material(),
                 was.guess());
     }

@@ -14,6 +14,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.app.stock.StockState;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.treatment.Treatments;
 import jakarta.validation.Valid;
@@ -69,7 +70,7 @@ record StickForm(
             Integer columns,
 
             @Size(max = 80, message = "Shorten the vessel to 80 characters.")
-            String vessel) {}
+            Prose vessel) {}
 
     /**
      * How it was done.
@@ -165,7 +166,7 @@ record StickForm(
 
     static StickForm of(PlanView plan, StockPlantView stock, Protocol protocol, Integer each, LocalDate today) {
         int[] tray = trayFor(plan.start().take());
-        String vessel = protocol.placing().vessel().words().metric();
+        Prose vessel = protocol.placing().vessel().words();
         var piece = protocol.material().piece();
         return new StickForm(
                 new Cut(today, plan.start().take(), each),
@@ -174,7 +175,7 @@ record StickForm(
                         today,
                         plan.start().take()),
                 new Stands(stock.place().name()),
-                new Tray(vessel.contains("plug tray"), tray[0], tray[1], vessel),
+                new Tray(protocol.placing().vessel().kind() == Protocol.Vessel.Kind.CELLS, tray[0], tray[1], vessel),
                 new Done(
                         protocol.medium(),
                         false,
@@ -221,7 +222,7 @@ record StickForm(
                 new Vessel(
                         tray.cells() ? tray.rows() : null,
                         tray.cells() ? tray.columns() : null,
-                        tray.vessel(),
+                        Prose.inColumn(tray.vessel()),
                         plan.aim().piecesPerPot()),
                 new Material(
                         piece.stockState(), piece.pieceKind(), piece.lengthMm(), piece.nodes(), piece.rootedOnDay0()),

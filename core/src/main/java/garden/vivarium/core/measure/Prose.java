@@ -97,6 +97,16 @@ public record Prose(List<Part> parts) {
         return written.toString();
     }
 
+    /** One that may not be there, as it is kept. */
+    public static String inColumn(Prose prose) {
+        return prose == null ? null : prose.written();
+    }
+
+    /** What was kept, where something was. */
+    public static Prose orNull(String written) {
+        return written == null ? null : of(written);
+    }
+
     /** In metric units without brackets, as files for others have it. */
     public String metric() {
         StringBuilder told = new StringBuilder();
