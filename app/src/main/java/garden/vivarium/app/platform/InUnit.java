@@ -55,8 +55,8 @@ public @interface InUnit {
         @Override
         public boolean isValid(Number number, ConstraintValidatorContext context) {
             if (number == null
-                    || (number.doubleValue() >= bounds.least() - Measures.SLACK
-                            && number.doubleValue() <= bounds.most() + Measures.SLACK)) {
+                    || (number.doubleValue() >= bounds.least() - Measures.SAME
+                            && number.doubleValue() <= bounds.most() + Measures.SAME)) {
                 return true;
             }
             context.disableDefaultConstraintViolation();

@@ -30,8 +30,8 @@ public class Measures {
     /** So close that what is shown and sent back unchanged is the same. */
     private static final int DECIMALS_TYPED = 3;
 
-    /** What was typed in another unit is kept to a hundredth. */
-    static final double SLACK = 0.01;
+    /** Two numbers nearer than that are one. */
+    static final double SAME = 1e-9;
 
     private final Messages messages;
     private final Supplier<UnitSystem> reader;
@@ -181,11 +181,20 @@ public class Measures {
         if (metric == null) {
             return "";
         }
-        BigDecimal number = new BigDecimal(
-                        converted(metric.doubleValue(), unit, reader.get().of(unit)))
-                .setScale(DECIMALS_TYPED, RoundingMode.HALF_UP)
-                .stripTrailingZeros();
-        return number.toPlainString();
+        double told = converted(metric.doubleValue(), unit, reader.get().of(unit));
+        BigDecimal number = new BigDecimal(told).setScale(DECIMALS_TYPED, RoundingMode.HALF_UP);
+        // No more figures than it takes to come back as the same.
+        for (int decimals = 0; decimals < DECIMALS_TYPED; decimals++) {
+            BigDecimal shorter = number.setScale(decimals, RoundingMode.HALF_UP);
+            if (Math.abs(metric(shorter.doubleValue(), unit) - metric.doubleValue()) < SAME) {
+                return plain(shorter);
+            }
+        }
+        return plain(number);
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.signum() == 0 ? "0" : number.stripTrailingZeros().toPlainString();
     }
 
     /** So many of one metric unit as they stand in a field that is typed in another. */
@@ -212,7 +221,7 @@ public class Measures {
      */
     public double within(String field, String typed, Unit unit, double least, double most) {
         return read(typed, unit)
-                .filter(n -> n >= least - SLACK && n <= most + SLACK)
+                .filter(n -> n >= least - SAME && n <= most + SAME)
                 .orElseThrow(() -> new InvalidField(field, bounds(unit, least, most)));
     }
 
@@ -239,7 +248,7 @@ public class Measures {
         }
         double metric = converted(typed, units.of(unit), unit);
         return new BigDecimal(metric)
-                .setScale(unit == Unit.MILLIMETRE ? 1 : 2, RoundingMode.HALF_UP)
+                .setScale(unit == Unit.LITRE ? 2 : 1, RoundingMode.HALF_UP)
                 .doubleValue();
     }
 

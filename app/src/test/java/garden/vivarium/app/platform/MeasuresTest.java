@@ -78,10 +78,10 @@ class MeasuresTest {
 
     @Test
     void whatCannotBeIsRefusedInTheUnitThatWasTyped() {
-        assertThat(us.within("across", "3.5", Unit.CENTIMETRE, 1, 100)).isEqualTo(8.89);
+        assertThat(us.within("across", "3.5", Unit.CENTIMETRE, 1, 100)).isEqualTo(8.9);
         assertThatThrownBy(() -> us.within("across", "90", Unit.CENTIMETRE, 1, 100))
                 .isInstanceOf(InvalidField.class)
-                .hasMessageContaining("0.394 to 39.37 in");
+                .hasMessageContaining("0.4 to 39.37 in");
         assertThatThrownBy(() -> metric.within("across", "wide", Unit.CENTIMETRE, 1, 100))
                 .isInstanceOf(InvalidField.class)
                 .hasMessageContaining("1 to 100 cm");

@@ -103,7 +103,8 @@ public enum Unit {
         return switch (this) {
             case PPM, MILLIGRAM_PER_LITRE -> 0;
             case MILLIMETRE, CENTIMETRE, CELSIUS, FAHRENHEIT, CELSIUS_DEGREE, FAHRENHEIT_DEGREE, HOUR, DAY -> 1;
-            case INCH, US_GALLON -> size < 1 ? 2 : size < 100 ? 1 : 0;
+            case US_GALLON -> size < 0.1 ? 4 : size < 1 ? 2 : size < 100 ? 1 : 0;
+            case INCH -> size < 1 ? 2 : size < 100 ? 1 : 0;
             case LITRE -> size < 1 ? 3 : 2;
             default -> 2;
         };
