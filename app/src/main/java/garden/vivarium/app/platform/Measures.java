@@ -8,6 +8,7 @@ import garden.vivarium.core.measure.TemperatureDifference;
 import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.UnitSystem;
 import garden.vivarium.core.measure.Volume;
+import garden.vivarium.core.measure.WrittenNumber;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -55,12 +56,12 @@ public class Measures {
 
     /** "18 to 22 °C"; one where both ends are the same. */
     public String told(Quantity.Between range) {
-        return between("quantity.between", range);
+        return between("quantity.between", range.from(), range.to());
     }
 
     /** "18–22 °C", where there is little room. */
     public String span(Quantity.Between range) {
-        return between("quantity.span", range);
+        return between("quantity.span", range.from(), range.to());
     }
 
     /** To two figures: "24 L". */
@@ -95,9 +96,9 @@ public class Measures {
     }
 
     private String told(Prose.Part part) {
-        return part instanceof Prose.Words w
-                ? w.words()
-                : told(new Quantity.Between(((Prose.Measured) part).from(), ((Prose.Measured) part).to()));
+        return part instanceof Prose.Measured m
+                ? between("quantity.between", m.from(), m.to())
+                : ((Prose.Words) part).words();
     }
 
     /** With the unit's name in full: "24 litres", "1 litre"; as short as ever where it has none. */
@@ -122,10 +123,10 @@ public class Measures {
                 DECIMALS_TYPED);
     }
 
-    private String between(String key, Quantity.Between range) {
-        String from = number(range.from());
-        String to = number(range.to());
-        return from.equals(to) ? told(range.to()) : messages.say(key, "from", from, "to", told(range.to()));
+    private String between(String key, Quantity first, Quantity last) {
+        String from = number(first);
+        String to = number(last);
+        return from.equals(to) ? told(last) : messages.say(key, "from", from, "to", told(last));
     }
 
     private String beside(String number, Quantity quantity) {
@@ -204,14 +205,9 @@ public class Measures {
 
     /** What a reader typed in their own unit, in the metric one; empty where nothing was typed or it is no number. */
     public Optional<Double> read(String typed, Unit unit) {
-        try {
-            return typed == null || typed.isBlank()
-                    ? Optional.empty()
-                    : Optional.of(metric(
-                            Double.parseDouble(typed.strip().replace(',', '.').replace('−', '-')), unit));
-        } catch (NumberFormatException e) {
-            return Optional.empty();
-        }
+        return typed == null
+                ? Optional.empty()
+                : WrittenNumber.read(typed, true).map(n -> metric(n, unit));
     }
 
     /**

@@ -19,10 +19,10 @@ import java.util.stream.Collectors;
  */
 public record Prose(List<Part> parts) {
 
-    private static final String NUMBER = "([-−]?\\d[\\d,]*(?:\\.\\d+)?)";
+    private static final String NUMBER = "([-−]?\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?|[-−]?\\d+(?:[.,]\\d+)?)";
     private static final Pattern MARKED = Pattern.compile("<" + NUMBER + "(?: to " + NUMBER + ")? (°C|K|cm|mm|L)>");
     private static final Pattern TYPED = Pattern.compile(
-            "(?<![\\p{L}\\p{N}.,<-])" + NUMBER + "(?:( to | ?– ?)" + NUMBER
+            "(?<![\\p{L}\\p{N}.,<-])" + NUMBER + "(?:( to | ?[–-] ?)" + NUMBER
                     + ")? ?(°C|°F|cm|mm|L|litres?|liters?|inch(?:es)?|in(?= ?(?:$|[.,;:)]|deep|long|wide|tall|high|apart|across|below|above|under|of|or|pot|each way|either))|US gal(?:lons?)?)(?![\\p{L}\\p{N}°>])");
     private static final Map<String, Unit> UNITS = Map.of(
             "°C", Unit.CELSIUS,
@@ -199,7 +199,7 @@ public record Prose(List<Part> parts) {
     }
 
     private static double number(String written) {
-        return Double.parseDouble(written.replace(",", "").replace('−', '-'));
+        return WrittenNumber.read(written, true).orElseThrow();
     }
 
     private static String figure(double number) {

@@ -3,6 +3,7 @@ package garden.vivarium.core.treatment;
 import garden.vivarium.core.measure.Concentration;
 import garden.vivarium.core.measure.TimeSpan;
 import garden.vivarium.core.measure.Unit;
+import garden.vivarium.core.measure.WrittenNumber;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -130,19 +131,10 @@ public final class TreatmentReader {
                 : unit.equals("ppm")
                         ? Unit.PPM
                         : unit.startsWith("mg") ? Unit.MILLIGRAM_PER_LITRE : Unit.GRAM_PER_LITRE;
-        return number(number, percent)
+        return WrittenNumber.read(number, !percent)
                 .map(in::of)
                 .filter(ppm -> ppm > 0 && ppm <= STRONGEST_PPM)
                 .map(ppm -> new Concentration(ppm, percent ? Unit.PERCENT : Unit.PPM));
-    }
-
-    /** A number as people write it; empty for one that can be read in two ways. */
-    static Optional<Double> number(String written, boolean percent) {
-        String plain = written.replaceAll("(?<=\\d)[\\s\\u00a0\\u202f'’](?=\\d{3}(?!\\d))", "")
-                .replace('·', '.');
-        boolean groups = !percent && plain.matches("\\d{1,3}(,\\d{3})+(\\.\\d+)?");
-        plain = groups ? plain.replace(",", "") : plain.replace(',', '.');
-        return plain.matches("\\d+(\\.\\d+)?") ? Optional.of(Double.valueOf(plain)) : Optional.empty();
     }
 
     private static TimeSpan time(String number, String unit) {

@@ -67,6 +67,10 @@ class QuantityTest {
             in 2 litres of water       | in <2 L> of water
             a 0.5 US gal pot           | a <1.89 L> pot
             plant 2 in each            | plant 2 in each
+            0,5 cm deep                | <0.5 cm> deep
+            3-5 cm apart               | <3 to 5 cm> apart
+            10 to 5 cm                 | <10 to 5 cm>
+            1,200 mm long              | <1200 mm> long
             26w47-B                    | 26w47-B
             6 trays, 24 pieces         | 6 trays, 24 pieces
             already <5 mm>             | already <5 mm>
