@@ -36,7 +36,9 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** A headless Chromium at the application's pages, in the words of a person at it. */
 public final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(15);
+    /** Spent only where something fails; a machine that others use is now and then many times slower. */
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
+
     private static final Duration BETWEEN_ASKING = Duration.ofMillis(40);
 
     /** Not the script of that name in /usr/bin: ended, it would leave the browser behind. */
@@ -193,8 +195,9 @@ public final class Browser implements AutoCloseable {
         driver.findElement(By.id(id)).sendKeys(file.toAbsolutePath().toString());
     }
 
-    /** Types keys at whatever has the focus. */
+    /** Types keys at whatever has the focus, once the page has come whole: keys that come before its first field has the focus go nowhere. */
     public void keys(CharSequence... keys) {
+        until(d -> "complete".equals(driver.executeScript("return document.readyState")));
         new Actions(driver).sendKeys(keys).perform();
     }
 

@@ -13,7 +13,7 @@ import java.util.concurrent.TimeUnit;
 /** The application in a process of its own on the tests' database, that can be killed as by a power cut and started again at its port. */
 final class KilledServer implements AutoCloseable {
 
-    private static final long PATIENCE_MS = 90_000;
+    private static final long PATIENCE_MS = 300_000;
 
     private final int port;
     private final Path log;
@@ -51,8 +51,11 @@ final class KilledServer implements AutoCloseable {
                 .start();
         long until = System.currentTimeMillis() + PATIENCE_MS;
         while (!Files.readString(log).contains("Vivarium is ready")) {
-            if (!process.isAlive() || System.currentTimeMillis() > until) {
-                throw new IllegalStateException("the server did not start: " + Files.readString(log));
+            if (!process.isAlive()) {
+                throw new IllegalStateException(
+                        "the server ended with " + process.exitValue() + ": " + Files.readString(log));
+            } else if (System.currentTimeMillis() > until) {
+                throw new IllegalStateException("the server did not start in time: " + Files.readString(log));
             }
             TimeUnit.MILLISECONDS.sleep(100);
         }

@@ -42,6 +42,7 @@ class TruthToldLateTest extends AtThePages {
         browser.open("/stands");
         for (int jar = 0; jar < 12; jar++) {
             pressed = 0;
+            browser.until(d -> Boolean.TRUE.equals(browser.script("return document.activeElement.id === 'plant'")));
             keys(code);
             key(Keys.TAB);
             keys("12");
