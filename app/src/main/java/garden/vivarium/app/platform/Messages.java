@@ -1,33 +1,30 @@
 package garden.vivarium.app.platform;
 
 import com.ibm.icu.text.MessageFormat;
-import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.ResourceBundle;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 
 /**
- * The one source of words that carry figures: {@code messages.properties}, with plurals and numbers by ICU's message format. Its
- * placeholders have names. Templates reach it by {@code #{key}} and as {@code @messages}, Java by {@link #say}.
+ * The one source of words: a folder of files for each language, one file a subject, in ICU's message format with its plurals and numbers. A
+ * placeholder has the name by which Java fills it, or stands for the first, second… figure that a template gives. Templates reach it by
+ * {@code #{key}} and as {@code @words}, Java by {@link #say}. Words are told in the reader's language, where it is one of those that ship.
  */
 @Component("messageSource")
 public class Messages implements MessageSource {
 
     /** ICU rounds a tie to even, all else here up: a part in a trillion more makes it no tie. */
     private static final double PAST_A_TIE = 1 + 1e-12;
-
-    /** Numbers, plurals and days are written one way, whatever the language of the machine. */
-    private static final ULocale LOCALE = ULocale.UK;
 
     /** What is said outside a page of days, where the reader cannot see what year it is. */
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.ENGLISH);
@@ -37,8 +34,20 @@ public class Messages implements MessageSource {
 
     private static final Messages ALL = new Messages();
 
-    private final ResourceBundle patterns = ResourceBundle.getBundle("messages", Locale.ROOT);
-    private final Map<String, MessageFormat> formats = new ConcurrentHashMap<>();
+    private final Map<Locale, Language> languages = Language.shipped();
+
+    /** The languages that words are there in; English among them. */
+    public Set<Locale> languages() {
+        return languages.keySet();
+    }
+
+    /** Of the reader of the page that is being made; English where nobody reads, and where it is none that ships. */
+    private Language spoken() {
+        Language english = languages.get(Locale.ENGLISH);
+        Locale asked = LocaleContextHolder.getLocale();
+        return languages.getOrDefault(
+                asked, languages.getOrDefault(Locale.forLanguageTag(asked.getLanguage()), english));
+    }
 
     /**
      * The words of a key, its placeholders filled in.
@@ -87,10 +96,7 @@ public class Messages implements MessageSource {
      * @throws IllegalArgumentException if the file lacks the key, or a placeholder has no value
      */
     public String fill(String key, Map<String, ?> figures) {
-        if (!patterns.containsKey(key)) {
-            throw new IllegalArgumentException("messages.properties lacks " + key);
-        }
-        MessageFormat format = formats.computeIfAbsent(key, k -> new MessageFormat(patterns.getString(k), LOCALE));
+        MessageFormat format = spoken().format(key);
         for (String name : format.getArgumentNames()) {
             if (figures.get(name) == null) {
                 throw new IllegalArgumentException("%s: there is no value for {%s}".formatted(key, name));
@@ -110,7 +116,7 @@ public class Messages implements MessageSource {
 
     /** Whether the file has words for the key. */
     public boolean has(String key) {
-        return patterns.containsKey(key);
+        return spoken().has(key);
     }
 
     @Override
@@ -123,8 +129,11 @@ public class Messages implements MessageSource {
         if (!has(code)) {
             throw new NoSuchMessageException(code, locale);
         }
+        if (args == null || args.length == 0) {
+            return spoken().plain(code);
+        }
         Map<String, Object> numbered = new HashMap<>();
-        for (int i = 0; args != null && i < args.length; i++) {
+        for (int i = 0; i < args.length; i++) {
             numbered.put(String.valueOf(i), args[i]);
         }
         return fill(code, numbered);

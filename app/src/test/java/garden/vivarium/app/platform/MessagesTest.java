@@ -10,33 +10,36 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.MethodSource;
 
-/** Words with figures come from one file, and a word without its figure is a fault, not a hole in a sentence. */
+/** Words come from one place, and a word without its figure is a fault, not a hole in a sentence. */
 class MessagesTest {
+
+    private static final Language ENGLISH = Language.shipped().get(Locale.ENGLISH);
 
     private final Messages messages = new Messages();
 
     static Stream<String> everyKey() {
-        return ResourceBundle.getBundle("messages", Locale.ROOT).keySet().stream()
-                .sorted();
+        return ENGLISH.keys().stream().sorted();
     }
 
-    @ParameterizedTest
-    @MethodSource("everyKey")
-    void everyMessageIsWellFormedAndItsPlaceholdersHaveNames(String key) {
-        String pattern = ResourceBundle.getBundle("messages", Locale.ROOT).getString(key);
-
-        assertThat(pattern).isNotBlank().doesNotContain("'", "%d", "%s", "\\").doesNotContainPattern("number, [0#]");
-        assertThat(new MessageFormat(pattern, ULocale.UK).getArgumentNames())
-                .allSatisfy(name -> assertThat(name).matches("[a-z][A-Za-z]*(_(full|number|span))?"));
+    @Test
+    void everyMessageIsWellFormedAndItsPlaceholdersHaveNamesOrPlaces() {
+        assertThat(everyKey()).allSatisfy(key -> {
+            String pattern = ENGLISH.pattern(key);
+            assertThat(pattern)
+                    .as(key)
+                    .isNotBlank()
+                    .doesNotContain("'", "%d", "%s", "\\")
+                    .doesNotContainPattern("number, [0#]");
+            assertThat(new MessageFormat(pattern, ULocale.UK).getArgumentNames())
+                    .as(key)
+                    .allSatisfy(name -> assertThat(name).matches("[a-z][A-Za-z]*(_(full|number|span))?|\\d"));
+        });
     }
 
     @Test
@@ -51,7 +54,13 @@ class MessagesTest {
 
         assertThat(said).hasSizeGreaterThan(200);
         assertThat(said).allSatisfy(key -> assertThat(messages.has(key)).as(key).isTrue());
-        Set<String> quoted = Pattern.compile("[\"']([\\w.]+)(?=[\"'])")
+        assertThat(Pattern.compile("#\\{(\\w+\\.[\\w.-]+)")
+                        .matcher(sources)
+                        .results()
+                        .map(m -> m.group(1)))
+                .hasSizeGreaterThan(1000)
+                .allSatisfy(key -> assertThat(messages.has(key)).as(key).isTrue());
+        Set<String> quoted = Pattern.compile("(?:[\"']|#\\{)([\\w.-]+)(?=[\"'(}])")
                 .matcher(sources)
                 .results()
                 .map(m -> m.group(1))
@@ -98,8 +107,7 @@ class MessagesTest {
     /** Whether or not comes to a sentence as yes and no: a choice of true and false would always take the other words. */
     @Test
     void noSentenceChoosesByTrueAndFalse() throws IOException {
-        assertThat(Files.readString(Path.of("src/main/resources/messages.properties")))
-                .doesNotContainPattern("\\b(true|false) ?\\{");
+        assertThat(textsBelow("src/main/resources/messages")).doesNotContainPattern("\\b(true|false) ?\\{");
     }
 
     @Test
@@ -113,7 +121,7 @@ class MessagesTest {
 
     @Test
     void aLackingKeyAndALackingFigureAreFaults() {
-        assertThatThrownBy(() -> messages.say("guide.nothing")).hasMessageContaining("lacks guide.nothing");
+        assertThatThrownBy(() -> messages.say("guide.nothing")).hasMessageContaining("lack guide.nothing");
         assertThatThrownBy(() -> messages.say("guide.apart")).hasMessageContaining("no value for {apart}");
         assertThatThrownBy(() -> messages.say("guide.apart", "apart")).hasMessageContaining("by turns");
     }

@@ -23,7 +23,6 @@ import garden.vivarium.core.stock.Regrowth;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -70,7 +69,7 @@ class WordsTest {
         Set<String> rules = everyRule().map(Rule::key).collect(Collectors.toCollection(TreeSet::new));
         assertThat(rules).hasSizeGreaterThan(100);
 
-        assertThat(ResourceBundle.getBundle("messages", Locale.ROOT).keySet().stream()
+        assertThat(Language.shipped().get(Locale.ENGLISH).keys().stream()
                         .filter(k -> k.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?")
                                 && !k.matches("(Field|Unit|UnitSystem)\\..*"))
                         .map(k -> k.replaceAll("\\.(figures|remedy)$", "")))
