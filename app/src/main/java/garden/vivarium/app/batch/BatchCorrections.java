@@ -12,6 +12,7 @@ import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockCounts;
@@ -254,8 +255,8 @@ public class BatchCorrections {
                 change("medium", was.medium(), now.done().medium()),
                 change(
                         "treatment",
-                        was.done().treatment().words(),
-                        now.done().treatment().words()),
+                        WayWords.of(was.done().treatment()),
+                        WayWords.of(now.done().treatment())),
                 change(
                         "instead of the protocol",
                         was.done().deviation(),

@@ -134,7 +134,7 @@ public class DoneCorrections {
                 batch.getId(),
                 List.of(
                         fact(which, "day", says.day(was.lookedOn()), says.day(day)),
-                        fact(which, "how", was.look().words(), kind.words()),
+                        fact(which, "how", Messages.name(was.look()), Messages.name(kind)),
                         fact(which, "counts", words(was.counts()), words(now.counts())),
                         fact(which, "pieces", differing(was, now), differing(now, was)),
                         fact(which, "note", was.note(), note)),

@@ -1,25 +1,16 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.Named;
 import java.util.List;
 
 /** How what left left. */
-public enum Fate {
-    SENT("sent away"),
-    GIVEN("given away"),
-    SOLD("sold"),
+public enum Fate implements Named {
+    SENT,
+    GIVEN,
+    SOLD,
     /** Cut into pieces that started anew. */
-    CUT_AGAIN("cut again");
+    CUT_AGAIN;
 
     /** What may be said of what leaves; what is cut again says so itself. */
     public static final List<Fate> LEAVING = List.of(SENT, GIVEN, SOLD);
-
-    private final String words;
-
-    Fate(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
 }

@@ -86,7 +86,7 @@ public class OwnWays {
     public List<String> treatments(String method) {
         Map<String, Long> used = new LinkedHashMap<>();
         batches.treatments(method).forEach(t -> {
-            for (String one : t.getTreatments().eachInWords()) {
+            for (String one : t.getTreatments().eachWritten()) {
                 used.merge(one, t.getBatches(), Long::sum);
             }
         });

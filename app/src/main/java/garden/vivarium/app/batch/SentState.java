@@ -1,21 +1,13 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.app.platform.Named;
+
 /** How far pieces had come when they were sent away. */
-public enum SentState {
+public enum SentState implements Named {
     /** Left unjudged: nobody here will know whether they would have rooted. */
-    UNROOTED("not rooted yet"),
+    UNROOTED,
     /** Rooted, and so counted. */
-    READY("rooted"),
+    READY,
     /** Young plants in their pots. */
-    POTTED("potted");
-
-    private final String words;
-
-    SentState(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
+    POTTED;
 }

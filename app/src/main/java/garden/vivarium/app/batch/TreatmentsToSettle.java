@@ -45,7 +45,7 @@ public class TreatmentsToSettle {
         batches.treated(codes)
                 .forEach(b -> b.treatment()
                         .unread()
-                        .forEach(u -> found.computeIfAbsent(u.words(), w -> new ArrayList<>())
+                        .forEach(u -> found.computeIfAbsent(u.written(), w -> new ArrayList<>())
                                 .add(b.code())));
         return found.entrySet().stream()
                 .map(e -> new Unread(e.getKey(), e.getValue().stream().sorted().toList()))

@@ -126,7 +126,7 @@ record CorrectForm(
                         b.method(),
                         b.medium(),
                         false,
-                        b.done().treatment().words(),
+                        b.done().treatment().written(),
                         b.done().contradicts(b.taking()),
                         b.done().deviation()),
                 new Tray(

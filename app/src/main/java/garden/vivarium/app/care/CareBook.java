@@ -98,10 +98,15 @@ public class CareBook {
             throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
         }
         String what = bare
-                ? act.done()
+                ? Messages.text("CareAct.done", "act", act.name())
                 : act == CareAct.OTHER
                         ? detail.strip()
-                        : Messages.text("CareBook.with", "act", act.done(), "detail", detail.strip());
+                        : Messages.text(
+                                "CareBook.with",
+                                "act",
+                                Messages.text("CareAct.done", "act", act.name()),
+                                "detail",
+                                detail.strip());
         if (what.length() > LONGEST) {
             throw new InvalidField("detail", Messages.text("CareBook.say.what.was.done", "longest", LONGEST));
         }

@@ -1,18 +1,10 @@
 package garden.vivarium.app.care;
 
+import garden.vivarium.app.platform.Named;
+
 /** Whether a treatment worked. */
-public enum Outcome {
-    WORKED("it worked"),
-    PARTLY("partly"),
-    NOT("it did not");
-
-    private final String words;
-
-    Outcome(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
+public enum Outcome implements Named {
+    WORKED,
+    PARTLY,
+    NOT;
 }

@@ -9,6 +9,7 @@ import garden.vivarium.core.measure.Temperature;
 import garden.vivarium.core.watch.AirWatch;
 import garden.vivarium.core.watch.LightWatch;
 import garden.vivarium.core.watch.Nights;
+import garden.vivarium.core.watch.PlaceFit;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -38,9 +39,9 @@ record PlaceAir(
      * How bright a place is.
      *
      * @param noon share of full sun at the brightest hour of a day, in the mean
-     * @param words as protocols say it
+     * @param light as protocols say it
      */
-    record Lit(double noon, String words) {}
+    record Lit(double noon, PlaceFit.Light light) {}
 
     /** The light that a batch wants, in words, and what hours were not so. */
     record Lighted(String wants, LightWatch.Tally tally) {

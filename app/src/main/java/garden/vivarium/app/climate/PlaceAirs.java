@@ -3,6 +3,7 @@ package garden.vivarium.app.climate;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.guide.GuideLookup;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.stock.PlaceView;
@@ -296,9 +297,7 @@ class PlaceAirs {
     /** The word for a place's light by its last week; empty where nobody measured it. */
     private static Optional<PlaceAir.Lit> light(List<LightWatch.Lit> week) {
         double noon = LightWatch.noon(week);
-        return week.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new PlaceAir.Lit(noon, LightWatch.said(noon).words()));
+        return week.isEmpty() ? Optional.empty() : Optional.of(new PlaceAir.Lit(noon, LightWatch.said(noon)));
     }
 
     /** A day that is not over, or was measured in part, may have its brightest hour elsewhere. */
@@ -338,7 +337,8 @@ class PlaceAirs {
                 b.isStuck() ? ChronoUnit.DAYS.between(b.dayZero(), today.date()) + 1 : 0,
                 read.hours().better(wanted),
                 air.flatMap(a -> PlaceFit.Light.wanted(a.light()))
-                        .map(l -> new PlaceAir.Lighted(l.words(), read.lit().getOrDefault(l, LightWatch.Tally.NONE)))
+                        .map(l -> new PlaceAir.Lighted(
+                                Messages.name(l), read.lit().getOrDefault(l, LightWatch.Tally.NONE)))
                         .orElse(PlaceAir.Lighted.AS_IT_COMES));
     }
 

@@ -10,6 +10,7 @@ import garden.vivarium.app.care.Subject;
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.needs.Stores;
 import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.promise.Promises;
 import garden.vivarium.app.stock.PlaceView;
@@ -236,7 +237,7 @@ class DemoTales {
         care.course(
                 subject(plant),
                 what,
-                m.quarantine().words(),
+                Messages.name(m.quarantine()),
                 days.stream().filter(d -> !d.isBefore(today.date())).toList(),
                 course.ends());
     }

@@ -65,7 +65,7 @@ class Patients {
                         "state",
                         plant.state().words(),
                         "climate",
-                        plant.place().climate().words())));
+                        Messages.name(plant.place().climate()))));
     }
 
     private Patient ofBatch(BatchSheet sheet) {

@@ -7,6 +7,7 @@ import garden.vivarium.app.platform.FieldPath;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.UnreadableForm;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.PlantKind;
@@ -82,7 +83,7 @@ class StandsController {
                                         .map(PlantKind::title)
                                         .orElse("none"),
                                 "way",
-                                batch.way().words()));
+                                WayWords.of(batch.way())));
                 return "redirect:/stands";
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, StandsForm.class, p);

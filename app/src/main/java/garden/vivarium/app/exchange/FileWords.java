@@ -2,6 +2,7 @@ package garden.vivarium.app.exchange;
 
 import garden.vivarium.app.batch.OwnWays;
 import garden.vivarium.app.exchange.Column.Sort;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlantView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.Guide;
@@ -116,7 +117,9 @@ class FileWords {
             case GROUP ->
                 guide.groups().stream().map(g -> new Choice(g.key(), g.words())).toList();
             case CLIMATE ->
-                Arrays.stream(Climate.values()).map(c -> same(c.words())).toList();
+                Arrays.stream(Climate.values())
+                        .map(c -> new Choice(c.code(), Messages.name(c)))
+                        .toList();
             case TEXT, DAY, COUNT, CODE -> List.of();
         };
     }

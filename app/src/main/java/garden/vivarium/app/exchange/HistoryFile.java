@@ -2,6 +2,7 @@ package garden.vivarium.app.exchange;
 
 import garden.vivarium.app.batch.Taking;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.Limits;
 import garden.vivarium.core.guide.Guide;
@@ -187,8 +188,8 @@ record HistoryFile(List<OldBatch> batches, List<InvalidLine> faults) {
         differs(
                 line,
                 "treatment",
-                known.done().treatment().words(),
-                read.done().treatment().words(),
+                WayWords.of(known.done().treatment()),
+                WayWords.of(read.done().treatment()),
                 known);
         differs(line, "stuck_on", known.taking().stuckOn(), read.taking().stuckOn(), known);
         differs(line, "stuck", known.taking().stuck(), read.taking().stuck(), known);

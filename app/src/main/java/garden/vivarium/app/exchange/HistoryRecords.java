@@ -13,6 +13,7 @@ import garden.vivarium.app.batch.Vessel;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlantView;
@@ -198,7 +199,7 @@ class HistoryRecords implements RecordKind {
                             "plant",
                             held.plant(),
                             "way",
-                            held.way().words(),
+                            WayWords.of(held.way()),
                             "stuck",
                             held.stuck(),
                             "stuckOn",
@@ -326,7 +327,7 @@ class HistoryRecords implements RecordKind {
         return new Preview.PreviewRow(
                 b.name(),
                 b.of().plant(),
-                way.words(),
+                WayWords.of(way),
                 b.taking().stuckOn().toString(),
                 b.taking().stuck(),
                 looks,

@@ -10,6 +10,7 @@ import garden.vivarium.app.exchange.PiecesFile.PieceLook;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.app.platform.WayWords;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -76,7 +77,7 @@ class PieceRecords implements RecordKind {
                         .add(new Preview.PreviewRow(
                                 name,
                                 b.plant(),
-                                b.way().words(),
+                                WayWords.of(b.way()),
                                 b.stuckOn().toString(),
                                 b.stuck(),
                                 more.size(),

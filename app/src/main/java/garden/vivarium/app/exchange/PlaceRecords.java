@@ -4,6 +4,7 @@ import static garden.vivarium.app.exchange.Column.Sort.CLIMATE;
 import static garden.vivarium.app.exchange.Column.Sort.COUNT;
 import static garden.vivarium.app.exchange.Column.Sort.TEXT;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.timing.Climate;
@@ -55,7 +56,7 @@ class PlaceRecords implements RecordKind {
     static Optional<Climate> climate(String word) {
         String said = word.strip().toLowerCase(Locale.ROOT);
         return Arrays.stream(Climate.values())
-                .filter(c -> c.name().equalsIgnoreCase(said) || c.words().equals(said))
+                .filter(c -> c.name().equalsIgnoreCase(said) || c.code().equals(said))
                 .findFirst();
     }
 
@@ -69,7 +70,7 @@ class PlaceRecords implements RecordKind {
                     .add(new Preview.PreviewRow(
                             line.name(),
                             "",
-                            line.climate().words(),
+                            Messages.name(line.climate()),
                             "",
                             line.trays() == null ? 0 : line.trays(),
                             0,

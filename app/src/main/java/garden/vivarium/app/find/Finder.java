@@ -3,6 +3,7 @@ package garden.vivarium.app.find;
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.stock.KindsCalled;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
@@ -85,10 +86,7 @@ class Finder {
                 .forEach(found::add);
         for (PlaceView p : stock.places()) {
             if (matches(p.name(), asked)) {
-                found.add(new Found(
-                        "/benches#place-" + p.id(),
-                        p.name(),
-                        "place, " + p.climate().words()));
+                found.add(new Found("/benches#place-" + p.id(), p.name(), "place, " + Messages.name(p.climate())));
             }
         }
         found.sort(Comparator.comparing((Found f) -> !plain(f.name()).startsWith(asked)));
@@ -107,7 +105,7 @@ class Finder {
 
     private static String what(BatchView b) {
         String life = b.closedOn() != null ? "finished" : b.isStuck() ? "running" : "drying";
-        return Messages.text("Finder.batch", "life", life, "way", b.way().words());
+        return Messages.text("Finder.batch", "life", life, "way", WayWords.of(b.way()));
     }
 
     private static boolean matches(String name, String asked) {

@@ -1,5 +1,6 @@
 package garden.vivarium.app.label;
 
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.app.platform.NurseryRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -24,21 +25,11 @@ class LabelPrint extends NurseryRow {
     }
 
     /** What may be said of later. */
-    enum Next {
-        NOTHING("nothing"),
-        REPOT("when to repot"),
-        DIVIDE("when to divide"),
-        CUT("when to cut from it");
-
-        private final String words;
-
-        Next(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+    enum Next implements Named {
+        NOTHING,
+        REPOT,
+        DIVIDE,
+        CUT;
     }
 
     /**

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.FinishedBatches;
 import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
 import garden.vivarium.core.plan.Calibration;
 import garden.vivarium.core.plan.Hunches;
@@ -55,11 +56,7 @@ class Outcomes {
 
         /** Whether it was met, in a word or with its chance. */
         public String words() {
-            if (met.isEmpty()) {
-                return "not looked at since";
-            }
-            long inAHundred = Math.round(100 * met.getAsDouble());
-            return inAHundred >= 99 ? "met" : inAHundred <= 1 ? "not met" : inAHundred + " in 100 that it was met";
+            return Messages.text("Outcomes.met", "looked", isKnown(), "inAHundred", Math.round(100 * met.orElse(0)));
         }
     }
 

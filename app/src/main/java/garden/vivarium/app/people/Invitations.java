@@ -287,7 +287,7 @@ public class Invitations {
     }
 
     private static String said(String name, Role role) {
-        return name + ", " + role.title();
+        return name + ", " + role.words();
     }
 
     private LocalDateTime now() {

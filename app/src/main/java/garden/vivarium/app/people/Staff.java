@@ -145,7 +145,7 @@ class Staff {
     }
 
     private static String said(Person person, Role role) {
-        return person.view(role).name() + ", " + role.title();
+        return person.view(role).name() + ", " + role.words();
     }
 
     private Person me() {

@@ -90,7 +90,7 @@ class StaffController {
                                 "name",
                                 form.name(),
                                 "role",
-                                form.role().title()));
+                                form.role().words()));
                 return "redirect:/people";
             } catch (InvalidField p) {
                 FieldPath.reject(wrong, NewPersonForm.class, p);
@@ -128,7 +128,7 @@ class StaffController {
                     "name",
                     now.name(),
                     "role",
-                    now.role().title());
+                    now.role().words());
         });
     }
 

@@ -1,5 +1,6 @@
 package garden.vivarium.app.plan;
 
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.core.plan.Advice;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
@@ -7,23 +8,16 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 
 /** By what a grower wants the ways put in order. Ways that can be done come first in each. */
-public enum Order {
+public enum Order implements Named {
     /** As {@link Advice} has it. */
-    ADVICE("as advised", r -> 0),
-    FEWEST("fewest pieces, least stock cut", WayRow::pieces),
-    SUREST("surest with what the stock bears", r -> -r.plan().chance(r.plan().piecesAtMost())),
-    SOONEST("soonest ready", r -> r.plan().expected().ready().to().toEpochDay());
-
-    private final String words;
+    ADVICE(r -> 0),
+    FEWEST(WayRow::pieces),
+    SUREST(r -> -r.plan().chance(r.plan().piecesAtMost())),
+    SOONEST(r -> r.plan().expected().ready().to().toEpochDay());
     private final ToDoubleFunction<WayRow> by;
 
-    Order(String words, ToDoubleFunction<WayRow> by) {
-        this.words = words;
+    Order(ToDoubleFunction<WayRow> by) {
         this.by = by;
-    }
-
-    public String words() {
-        return words;
     }
 
     List<WayRow> sorted(List<WayRow> rows) {

@@ -111,7 +111,7 @@ class StickController {
 
         static Treatments of(Protocol protocol, List<String> before, List<String> chosen) {
             Set<String> usual =
-                    new LinkedHashSet<>(protocol.technique().treatment().eachInWords());
+                    new LinkedHashSet<>(protocol.technique().treatment().eachWritten());
             usual.addAll(before.subList(0, Math.min(MOST_BEFORE, before.size())));
             usual.addAll(chosen);
             Set<String> others = new LinkedHashSet<>(before);

@@ -179,7 +179,7 @@ record StickForm(
                 new Done(
                         protocol.medium(),
                         false,
-                        protocol.technique().treatment().eachInWords(),
+                        protocol.technique().treatment().eachWritten(),
                         null,
                         false),
                 new Piece(
@@ -237,9 +237,9 @@ record StickForm(
         if (!medium.equals(protocol.medium())) {
             differences.add(Messages.text("StickForm.not", "medium", medium, "mediumThen", protocol.medium()));
         }
-        differences.addAll(treated.without(usual).eachInWords());
+        differences.addAll(treated.without(usual).eachWritten());
         usual.without(treated)
-                .eachInWords()
+                .eachWritten()
                 .forEach(t -> differences.add(Messages.text("StickForm.left.out", "treatment", t)));
         String words = String.join("; ", differences);
         return words.isEmpty() ? null : words;

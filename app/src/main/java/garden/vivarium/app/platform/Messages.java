@@ -70,6 +70,18 @@ public class Messages implements MessageSource {
         return text(key, named(key, figures));
     }
 
+    /** What growers call a constant, of the core or of the application: its words stand under its class and its name. */
+    public static String name(Enum<?> constant) {
+        return ALL.say(nameKey(constant));
+    }
+
+    /** Under which key: {@code LookKind.TUG}, {@code Quarantine.Pest.SCALE}. */
+    static String nameKey(Enum<?> constant) {
+        Class<?> of = constant.getDeclaringClass();
+        Class<?> within = of.getEnclosingClass();
+        return (within == null ? "" : within.getSimpleName() + ".") + of.getSimpleName() + "." + constant.name();
+    }
+
     /** The same with the figures of a statement of the core. */
     public static String text(String key, Map<String, ?> figures) {
         Map<String, Object> said = new HashMap<>(figures);

@@ -2,6 +2,7 @@ package garden.vivarium.app.platform;
 
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.evidence.Way;
 import garden.vivarium.core.guide.Section;
 import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
@@ -11,6 +12,8 @@ import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.stock.MayCut;
 import garden.vivarium.core.stock.Quarantine;
 import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.treatment.Treatments;
+import garden.vivarium.core.watch.PlaceFit;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -52,6 +55,21 @@ public class Words {
      */
     public String say(String key, Object... figures) {
         return of(Sentence.of(key, figures));
+    }
+
+    /** A way without its plant. */
+    public String way(Way way) {
+        return WayWords.of(way);
+    }
+
+    /** All that is done to a piece; empty for nothing. */
+    public String treatments(Treatments treatments) {
+        return WayWords.of(treatments);
+    }
+
+    /** What growers call a constant. */
+    public String name(Enum<?> constant) {
+        return Messages.name(constant);
     }
 
     /** A rule that needs no figures. */
@@ -129,13 +147,15 @@ public class Words {
         } else if (value instanceof List<?> list) {
             return spoken(list);
         } else if (value instanceof Section section) {
-            return section.words();
+            return say("Section.several", "section", section.name());
         } else if (value instanceof LookKind kind) {
-            return kind.words();
+            return name(kind);
         } else if (value instanceof PieceState state) {
-            return state.words();
+            return name(state);
         } else if (value instanceof Quarantine.Pest pest) {
-            return pest.words();
+            return name(pest);
+        } else if (value instanceof PlaceFit.Light light) {
+            return name(light);
         } else if (value instanceof ImpossibleLook.Field field) {
             return messages.say("Field." + field.name());
         }

@@ -1,18 +1,10 @@
 package garden.vivarium.app.promise;
 
+import garden.vivarium.app.platform.Named;
+
 /** What has become of a promise. */
-public enum PromiseState {
-    OPEN("open"),
-    KEPT("kept"),
-    DROPPED("dropped");
-
-    private final String words;
-
-    PromiseState(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
+public enum PromiseState implements Named {
+    OPEN,
+    KEPT,
+    DROPPED;
 }

@@ -94,7 +94,13 @@ class Rescues {
         counts.forEach((s, n) -> {
             if (n < 0 || n > MOST_SECTIONS) {
                 throw new InvalidField(
-                        s.name(), Messages.text("Rescues.give", "mostSections", MOST_SECTIONS, "s", s.words()));
+                        s.name(),
+                        Messages.text(
+                                "Rescues.give",
+                                "mostSections",
+                                MOST_SECTIONS,
+                                "s",
+                                Messages.text("Section.several", "section", s.name())));
             }
         });
         if (alone < 0 || alone > 100) {

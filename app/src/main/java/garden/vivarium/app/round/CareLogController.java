@@ -74,7 +74,7 @@ class CareLogController {
             return Messages.text(
                     "CareLog.kept",
                     "act",
-                    act.done(),
+                    Messages.text("CareAct.done", "act", act.name()),
                     "count",
                     subjects.size(),
                     "first",

@@ -4,6 +4,7 @@ import garden.vivarium.app.batch.BatchView;
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Task;
 import garden.vivarium.app.plan.PlanView;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
@@ -184,7 +185,7 @@ sealed interface Item {
 
         /** In the act's own words. */
         CareTask(PlaceView place, BatchView batch, CareAct act, UUID about, String why, boolean pressing) {
-            this(place, batch, act, about, act.order(), why, pressing);
+            this(place, batch, act, about, Messages.text("CareAct.order", "act", act.name()), why, pressing);
         }
 
         @Override

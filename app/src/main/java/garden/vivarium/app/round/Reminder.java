@@ -1,5 +1,6 @@
 package garden.vivarium.app.round;
 
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.app.platform.NurseryRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -13,20 +14,10 @@ import java.util.UUID;
 class Reminder extends NurseryRow {
 
     /** What may happen to a batch. */
-    enum Event {
-        FIRST_SIGN("shows a first sign"),
-        READY("has its first ready piece"),
-        OVER("is over");
-
-        private final String words;
-
-        Event(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+    enum Event implements Named {
+        FIRST_SIGN,
+        READY,
+        OVER;
     }
 
     private String what;

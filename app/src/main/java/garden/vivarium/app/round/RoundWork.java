@@ -179,7 +179,9 @@ class RoundWork {
         List<String> marks = care.log(act, null, subjects, on, about).stream()
                 .map(id -> Undo.care(code, id))
                 .toList();
-        return new Done(Messages.text("Rounds.cared", "code", code, "act", act.done()), marks);
+        return new Done(
+                Messages.text("Rounds.cared", "code", code, "act", Messages.text("CareAct.done", "act", act.name())),
+                marks);
     }
 
     static Subject subject(BatchView batch) {

@@ -1,34 +1,28 @@
 package garden.vivarium.app.round;
 
 import garden.vivarium.app.bench.Task;
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.core.watch.HandWork;
 
 /** Sorts of things on a round, in the order of the work: what dries out or tangles first. */
-enum Sort {
-    STICK("to stick", HandWork.STICK),
-    POT("to pot up", HandWork.POT),
-    SEPARATE("to take young plants from", HandWork.SEPARATE),
-    WATER("to water", HandWork.TEND),
-    FEED("to feed", HandWork.TEND),
-    AIR("to open further", HandWork.TEND),
-    TEND("to tend", HandWork.TEND),
-    ASK("to glance at", HandWork.ASK),
-    LOOK("to look at", HandWork.LOOK),
-    SETTLE("to see whether they settled", HandWork.SETTLE),
-    CLEAR("to give up", HandWork.CLEAR),
-    START("to start", HandWork.START),
-    OTHER("other", HandWork.OTHER);
-
-    private final String words;
+enum Sort implements Named {
+    STICK(HandWork.STICK),
+    POT(HandWork.POT),
+    SEPARATE(HandWork.SEPARATE),
+    WATER(HandWork.TEND),
+    FEED(HandWork.TEND),
+    AIR(HandWork.TEND),
+    TEND(HandWork.TEND),
+    ASK(HandWork.ASK),
+    LOOK(HandWork.LOOK),
+    SETTLE(HandWork.SETTLE),
+    CLEAR(HandWork.CLEAR),
+    START(HandWork.START),
+    OTHER(HandWork.OTHER);
     private final HandWork work;
 
-    Sort(String words, HandWork work) {
-        this.words = words;
+    Sort(HandWork work) {
         this.work = work;
-    }
-
-    public String words() {
-        return words;
     }
 
     HandWork work() {

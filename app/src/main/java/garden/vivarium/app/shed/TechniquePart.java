@@ -13,7 +13,7 @@ record TechniquePart(
         String treatment) {
 
     static TechniquePart of(Protocol.Technique p) {
-        return new TechniquePart(p.medium(), p.treatment().words());
+        return new TechniquePart(p.medium(), p.treatment().written());
     }
 
     /** The technique as changed, in a medium by the guide's own name. */

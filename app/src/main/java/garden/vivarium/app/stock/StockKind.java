@@ -1,17 +1,9 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.app.platform.Named;
+
 /** Whether pieces are taken from a plant that stays, or are material bought or given. */
-public enum StockKind {
-    PLANT("stock plant"),
-    LOT("lot: material bought or given");
-
-    private final String words;
-
-    StockKind(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
-    }
+public enum StockKind implements Named {
+    PLANT,
+    LOT;
 }

@@ -1,28 +1,22 @@
 package garden.vivarium.app.stock;
 
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.core.stock.MayCut;
 
 /** How a stock plant is now. */
-public enum StockState {
-    GROWING("growing", MayCut.Condition.GROWING),
-    IN_BUD("in bud", MayCut.Condition.IN_BUD),
-    IN_FLOWER("in flower", MayCut.Condition.IN_FLOWER),
-    DORMANT("dormant", MayCut.Condition.DORMANT),
-    WOODY("woody", MayCut.Condition.WOODY),
-    SICK("sick", MayCut.Condition.SICK),
-    DYING("dying", MayCut.Condition.DYING),
-    RETIRED("spent or retired", MayCut.Condition.GONE);
-
-    private final String words;
+public enum StockState implements Named {
+    GROWING(MayCut.Condition.GROWING),
+    IN_BUD(MayCut.Condition.IN_BUD),
+    IN_FLOWER(MayCut.Condition.IN_FLOWER),
+    DORMANT(MayCut.Condition.DORMANT),
+    WOODY(MayCut.Condition.WOODY),
+    SICK(MayCut.Condition.SICK),
+    DYING(MayCut.Condition.DYING),
+    RETIRED(MayCut.Condition.GONE);
     private final MayCut.Condition condition;
 
-    StockState(String words, MayCut.Condition condition) {
-        this.words = words;
+    StockState(MayCut.Condition condition) {
         this.condition = condition;
-    }
-
-    public String words() {
-        return words;
     }
 
     /** The same for the rules of cutting. */

@@ -50,7 +50,11 @@ class StockCare {
         Quarantine course = new Quarantine(pest, start);
         stock.quarantine(id, course.ends());
         care.course(
-                subject(plant), "treated against " + pest.words(), pest.words(), course.treatments(), course.ends());
+                subject(plant),
+                "treated against " + Messages.name(pest),
+                Messages.name(pest),
+                course.treatments(),
+                course.ends());
         return course;
     }
 

@@ -3,6 +3,7 @@ package garden.vivarium.app.sums;
 import garden.vivarium.app.needs.Stores;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.core.measure.Air;
@@ -41,39 +42,19 @@ class Sums {
     }
 
     /** What a pot is. */
-    enum Shape {
-        ROUND("round pots"),
-        SQUARE("square pots"),
-        CELLS("trays of cells"),
-        BASKET("baskets"),
-        LITRES("litres of mix");
-
-        private final String words;
-
-        Shape(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+    enum Shape implements Named {
+        ROUND,
+        SQUARE,
+        CELLS,
+        BASKET,
+        LITRES;
     }
 
     /** How a dilution is said. */
-    enum By {
-        STRENGTH("from one strength to another"),
-        PARTS("so many parts to so many"),
-        RATE("so much to the litre");
-
-        private final String words;
-
-        By(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+    enum By implements Named {
+        STRENGTH,
+        PARTS,
+        RATE;
     }
 
     /**

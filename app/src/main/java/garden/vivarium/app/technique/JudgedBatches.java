@@ -184,7 +184,7 @@ class JudgedBatches {
     }
 
     private static String said(Treatments treatments, Factor factor) {
-        return treatments.isEmpty() ? factor.none().orElseThrow() : treatments.words();
+        return treatments.isEmpty() ? factor.none().orElseThrow() : treatments.written();
     }
 
     private static void put(Map<Factor, String> is, Factor factor, String words) {

@@ -7,6 +7,7 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NurseryReturned;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.evidence.BatchCount;
@@ -94,7 +95,7 @@ class Technique {
                 .sorted(Comparator.comparing(
                                 (Map.Entry<Way, WayLine.Done> e) -> e.getKey().plant())
                         .thenComparing(e -> -e.getValue().pieces())
-                        .thenComparing(e -> e.getKey().words()))
+                        .thenComparing(e -> e.getKey().order()))
                 .limit(howMany)
                 .map(e -> line(known, e.getKey()))
                 .toList();
@@ -192,7 +193,7 @@ class Technique {
         return tallies.isEmpty()
                 ? Optional.empty()
                 : Optional.of(CurveDrawing.of(
-                                way.plant() + ", " + way.words(),
+                                way.plant() + ", " + WayWords.of(way),
                                 RootingCurve.fit(Tallies.pooled(tallies)),
                                 CurveBand.of(tallies))
                         .beside(record.guide(way)));
@@ -264,7 +265,7 @@ class Technique {
                         "plant", List.of(a.plant(), b.plant()),
                         "method", List.of(a.method(), b.method()),
                         "medium", List.of(a.medium(), b.medium()),
-                        "treatment", List.of(none(a.treatmentWords()), none(b.treatmentWords())))
+                        "treatment", List.of(none(WayWords.treated(a)), none(WayWords.treated(b))))
                 .entrySet()
                 .stream()
                 .filter(e -> !e.getValue().get(0).equals(e.getValue().get(1)))

@@ -33,7 +33,7 @@ class TreatmentsController {
     String settle(@RequestParam String words, @RequestParam(required = false) String is, RedirectAttributes next) {
         return FormActions.run(next, "/technique/treatments", () -> {
             int batches = treatments.settle(words, is);
-            String now = Treatments.read(is).words();
+            String now = Treatments.read(is).written();
             return Messages.text(
                     "TreatmentsToSettle.settled", "batches", batches, "treatment", now.isEmpty() ? "none" : now);
         });

@@ -7,6 +7,7 @@ import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.NurseryReturned;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.core.evidence.Establishment;
 import garden.vivarium.core.evidence.Establishment.Move;
 import garden.vivarium.core.evidence.Establishment.Seen;
@@ -140,7 +141,7 @@ class SettlingRecord {
     }
 
     private static String name(Way way) {
-        return way.plant() + ", " + way.words();
+        return way.plant() + ", " + WayWords.of(way);
     }
 
     /** One line: of a medium, or of a way. */

@@ -1,5 +1,6 @@
 package garden.vivarium.app.young;
 
+import garden.vivarium.app.platform.Named;
 import garden.vivarium.app.platform.NurseryRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -13,20 +14,10 @@ import java.util.UUID;
 class YoungMark extends NurseryRow {
 
     /** To what. */
-    enum Mark {
-        SALEABLE("saleable"),
-        FLOWERED("flowered"),
-        CUTTABLE("big enough to cut from");
-
-        private final String words;
-
-        Mark(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
-        }
+    enum Mark implements Named {
+        SALEABLE,
+        FLOWERED,
+        CUTTABLE;
     }
 
     private UUID batchId;

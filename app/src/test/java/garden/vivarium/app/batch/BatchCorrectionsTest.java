@@ -10,6 +10,7 @@ import garden.vivarium.app.plan.PlanView;
 import garden.vivarium.app.plan.Plans;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockPlantView;
@@ -205,7 +206,7 @@ class BatchCorrectionsTest extends AtANursery {
 
         assertThat(late.values().stream().mapToInt(List::size).sum()).isEqualTo(HISTORIES);
         late.forEach((way, told) ->
-                assertThat(told).as(way.words()).containsExactlyInAnyOrderElementsOf(rightAway.get(way)));
+                assertThat(told).as(WayWords.of(way)).containsExactlyInAnyOrderElementsOf(rightAway.get(way)));
         assertThat(late.keySet()).isEqualTo(rightAway.keySet());
     }
 

@@ -10,6 +10,7 @@ import garden.vivarium.app.people.People;
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.platform.PrivateDatabase;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.promise.PromiseBook;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.guide.Protocol;
@@ -195,7 +196,7 @@ class EarlierDataTest {
         assertThat(record.speed().tau()).isBetween(0.02, 0.6);
         record.ways().keySet().forEach(w -> {
             double mean = in(() -> record.strike(w).mean());
-            assertThat(mean).as(w.words()).isBetween(0.02, 0.999);
+            assertThat(mean).as(WayWords.of(w)).isBetween(0.02, 0.999);
         });
 
         assertThat(in(() -> benches.open()))

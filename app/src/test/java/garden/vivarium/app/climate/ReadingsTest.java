@@ -16,6 +16,7 @@ import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.measure.Warmth;
 import garden.vivarium.core.timing.Climate;
 import garden.vivarium.core.watch.AirWatch;
+import garden.vivarium.core.watch.PlaceFit;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -178,7 +179,7 @@ class ReadingsTest extends AtANursery {
                 .toList();
         in(() -> readings.keep(batch.placeId(), sunny));
         PlaceAir air = in(() -> airs.of(batch.placeId(), 7));
-        assertThat(air.light()).hasValueSatisfying(l -> assertThat(l.words()).isEqualTo("sun"));
+        assertThat(air.light()).hasValueSatisfying(l -> assertThat(l.light()).isEqualTo(PlaceFit.Light.SUN));
         assertThat(air.wants()).singleElement().satisfies(w -> {
             assertThat(w.light().wants()).isEqualTo("bright shade");
             assertThat(w.light().tally().isWrong()).isTrue();

@@ -10,7 +10,7 @@ import garden.vivarium.app.bench.BatchSheet;
 import garden.vivarium.app.people.AtANursery;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.core.evidence.Way;
+import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.core.guide.KeptProtocol;
 import garden.vivarium.core.guide.Protocol;
 import java.time.LocalDate;
@@ -115,7 +115,7 @@ class ProtocolsTest extends AtANursery {
         }
 
         assertThat(in(() -> evidence.record()).ways().keySet())
-                .extracting(Way::treatmentWords)
+                .extracting(WayWords::treated)
                 .containsExactlyInAnyOrder(
                         "as kelp-plugs version 1; hormone 0.3%", "as kelp-plugs version 2; hormone 0.3%");
     }

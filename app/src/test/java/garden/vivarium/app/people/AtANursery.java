@@ -10,6 +10,7 @@ import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.bench.Sheets;
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.OnDatabase;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.Stock;
@@ -102,7 +103,7 @@ public abstract class AtANursery {
                 new StockPlantForm.Rights(Protection.FREE, null),
                 kind,
                 new StockPlantForm.Came("raised here", null, null, null),
-                new StockPlantForm.Stands("Bench, " + climate.words(), climate),
+                new StockPlantForm.Stands("Bench, " + Messages.name(climate), climate),
                 new StockPlantForm.Condition(pieces, state, null),
                 null)));
     }

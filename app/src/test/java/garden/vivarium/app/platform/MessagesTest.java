@@ -71,9 +71,9 @@ class MessagesTest {
                 .isEmpty();
     }
 
-    /** Those of the core's rules are named by its enums, and held to them in WordsTest. */
+    /** Those of constants, and of the core's rules are named by its enums, and held to them in WordsTest. */
     private static boolean isOfARule(String key) {
-        return key.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy|\\.full)?");
+        return key.matches("(\\w+\\.)+[A-Z_0-9]+(\\.figures|\\.remedy|\\.full)?");
     }
 
     /** Of keys that are put together from a name, as "guide.hormone." and a constant. */

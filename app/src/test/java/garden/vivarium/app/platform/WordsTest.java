@@ -11,6 +11,7 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import garden.vivarium.core.Rule;
 import garden.vivarium.core.Statement;
+import garden.vivarium.core.guide.Circumstance;
 import garden.vivarium.core.guide.Section;
 import garden.vivarium.core.looks.ImpossibleLook;
 import garden.vivarium.core.looks.PieceState;
@@ -19,7 +20,12 @@ import garden.vivarium.core.plan.BuildUp;
 import garden.vivarium.core.plan.Rescue;
 import garden.vivarium.core.plan.WayWorking;
 import garden.vivarium.core.stock.MayCut;
+import garden.vivarium.core.stock.Quarantine;
 import garden.vivarium.core.stock.Regrowth;
+import garden.vivarium.core.timing.Climate;
+import garden.vivarium.core.timing.LookKind;
+import garden.vivarium.core.treatment.Handling;
+import garden.vivarium.core.watch.PlaceFit;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -69,11 +75,36 @@ class WordsTest {
         Set<String> rules = everyRule().map(Rule::key).collect(Collectors.toCollection(TreeSet::new));
         assertThat(rules).hasSizeGreaterThan(100);
 
+        Set<String> constants = CLASSES.stream()
+                .filter(JavaClass::isEnum)
+                .flatMap(WordsTest::names)
+                .collect(Collectors.toSet());
         assertThat(Language.shipped().get(Locale.ENGLISH).keys().stream()
-                        .filter(k -> k.matches("\\w+\\.[A-Z_0-9]+(\\.figures|\\.remedy)?")
-                                && !k.matches("(Field|Unit|UnitSystem)\\..*"))
-                        .map(k -> k.replaceAll("\\.(figures|remedy)$", "")))
-                .isSubsetOf(rules);
+                        .filter(k -> k.matches("([A-Z]\\w*\\.)+[A-Z][A-Z_0-9]*(\\.(figures|remedy))?"))
+                        .map(k -> k.replaceAll("\\.(figures|remedy)$", ""))
+                        .filter(k -> !rules.contains(k) && !constants.contains(k) && !k.startsWith("Field.")))
+                .isEmpty();
+    }
+
+    @Test
+    void everyConstantThatPagesCallByANameHasOne() {
+        List<Class<?>> ofTheCore = List.of(
+                LookKind.class,
+                PieceState.class,
+                Climate.class,
+                Circumstance.class,
+                Handling.class,
+                PlaceFit.Light.class,
+                Quarantine.Pest.class);
+        assertThat(CLASSES.stream()
+                        .filter(c -> c.isEnum() && (c.isAssignableTo(Named.class) || ofTheCore.contains(c.reflect())))
+                        .flatMap(WordsTest::names))
+                .hasSizeGreaterThan(80)
+                .allSatisfy(key -> assertThat(messages.has(key)).as(key).isTrue());
+    }
+
+    private static Stream<String> names(JavaClass constants) {
+        return Stream.of(constants.reflect().getEnumConstants()).map(c -> Messages.nameKey((Enum<?>) c));
     }
 
     @Test

@@ -2,6 +2,7 @@ package garden.vivarium.app.walk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Protection;
 import garden.vivarium.app.stock.StockCounts;
 import garden.vivarium.app.stock.StockKind;
@@ -96,7 +97,7 @@ class BelievedInTheBrowserTest extends AtThePages {
                 new StockPlantForm.Rights(Protection.FREE, null),
                 StockKind.PLANT,
                 null,
-                new StockPlantForm.Stands(place.words(), place),
+                new StockPlantForm.Stands(Messages.name(place), place),
                 new StockPlantForm.Condition(null, StockState.GROWING, null),
                 null)));
         return in(() -> counts.look(added.id(), TODAY, null, Map.of(sort, number), null, StockState.GROWING, null));

@@ -62,12 +62,12 @@ class PlanningViewsTest extends AtTheSampleNursery {
     @Test
     void techniqueShowsThreeYearsOfBatchesAndTheirWays() {
         browser.open("/technique");
-        assertThat(browser.count("tr[data-way]"))
+        assertThat(browser.count("tr[data-row]"))
                 .as("what a screen or two holds")
                 .isEqualTo(30);
         browser.open("/technique?all=true");
-        assertThat(browser.count("tr[data-way]")).isGreaterThanOrEqualTo(40);
-        int batches = browser.texts("tr[data-way] td:nth-child(3)").stream()
+        assertThat(browser.count("tr[data-row]")).isGreaterThanOrEqualTo(40);
+        int batches = browser.texts("tr[data-row] td:nth-child(3)").stream()
                 .mapToInt(Integer::parseInt)
                 .sum();
         assertThat(batches).isBetween(170, 200);

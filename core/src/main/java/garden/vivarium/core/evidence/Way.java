@@ -4,6 +4,7 @@ import garden.vivarium.core.Grown;
 import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.treatment.Treatments;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What is compared: how pieces of a plant are made and kept.
@@ -26,6 +27,10 @@ public record Way(
         Treatments treatment,
         Optional<Own> own,
         boolean isOfTrial) {
+
+    /** Media of the guide that pieces do not stand in. */
+    private static final Set<String> BESIDE =
+            Set.of("laid on the surface", "open ground", "open vessel over water with moss");
 
     /** A way of a plant. */
     public static Way of(Grown plant, String method, String medium, Treatments treatment, Optional<Own> own) {
@@ -61,23 +66,16 @@ public record Way(
                     ? Optional.of(new Own(protocol, version == null ? 1 : version))
                     : Optional.empty();
         }
-
-        /** "as kelp-plugs version 2". */
-        public String words() {
-            return "as %s version %d".formatted(ProtocolKey.name(protocol), version);
-        }
     }
 
-    /** The treatment in words, with the version of an own protocol; empty for nothing. */
-    public String treatmentWords() {
-        return own.map(o -> treatment.isEmpty() ? o.words() : o.words() + "; " + treatment.words())
-                .orElseGet(treatment::words);
+    /** Whether pieces stand in the medium; else they lie on it, or it is a place, as open ground. */
+    public boolean isIn() {
+        return !BESIDE.contains(medium);
     }
 
-    /** How a grower would say it, without the plant: "tip cutting in water, hormone 0.3%". */
-    public String words() {
-        String in = medium.startsWith("laid") || medium.startsWith("open ") ? ", " : " in ";
-        String treated = treatmentWords();
-        return method + in + medium + (treated.isEmpty() ? "" : ", " + treated);
+    /** One text for one way of a plant, by which ways are told apart and put in order; no reader sees it. */
+    public String order() {
+        return String.join(
+                "\n", method, medium, treatment.code(), own.map(Own::toString).orElse(""));
     }
 }

@@ -6,28 +6,22 @@ import java.util.Arrays;
 /** What a look says of a piece, in the order in which a piece can only go forward. */
 public enum PieceState {
     /** Looked at, nothing yet. */
-    NONE("none", "nothing yet"),
-    FIRST_SIGN("first_sign", "first sign"),
-    READY("ready", "ready"),
-    LOST("lost", "lost"),
+    NONE("none"),
+    FIRST_SIGN("first_sign"),
+    READY("ready"),
+    LOST("lost"),
     /** Left unjudged. */
-    SENT("sent", "sent away");
+    SENT("sent");
 
     private final String code;
-    private final String words;
 
-    PieceState(String code, String words) {
+    PieceState(String code) {
         this.code = code;
-        this.words = words;
     }
 
     /** The word used in files. */
     public String code() {
         return code;
-    }
-
-    public String words() {
-        return words;
     }
 
     /** Whether nothing can be read of the piece after this. */

@@ -20,27 +20,20 @@ public record Quarantine(Pest pest, LocalDate start) {
      * horticulture; a product's label may say otherwise and then decides.
      */
     public enum Pest {
-        MEALYBUG("mealybug", 10, 3),
-        SCALE("scale insects", 14, 4),
-        SPIDER_MITE("spider mites", 5, 3),
-        THRIPS("thrips", 7, 4),
-        APHID("greenfly", 5, 3),
-        WHITEFLY("whitefly", 5, 5),
-        GNATS("fungus gnats", 7, 4),
-        UNKNOWN("whatever it may carry", 14, 2);
-
-        private final String words;
+        MEALYBUG(10, 3),
+        SCALE(14, 4),
+        SPIDER_MITE(5, 3),
+        THRIPS(7, 4),
+        APHID(5, 3),
+        WHITEFLY(5, 5),
+        GNATS(7, 4),
+        UNKNOWN(14, 2);
         private final int everyDays;
         private final int times;
 
-        Pest(String words, int everyDays, int times) {
-            this.words = words;
+        Pest(int everyDays, int times) {
             this.everyDays = everyDays;
             this.times = times;
-        }
-
-        public String words() {
-            return words;
         }
 
         /** Days between treatments. */

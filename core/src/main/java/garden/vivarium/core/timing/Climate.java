@@ -8,16 +8,17 @@ public enum Climate {
     LIT("lit room", 0),
     TROPICAL("tropics", 0);
 
-    private final String words;
+    private final String code;
     private final double share;
 
-    Climate(String words, double share) {
-        this.words = words;
+    Climate(String code, double share) {
+        this.code = code;
         this.share = share;
     }
 
-    public String words() {
-        return words;
+    /** The words used in files. */
+    public String code() {
+        return code;
     }
 
     /** Whether stock and pieces there follow the year. Under lamps and in the tropics they do not. */

@@ -6,13 +6,13 @@ import java.util.Arrays;
 /** How a piece was looked at. Only looks that can see or feel roots say anything of roots. */
 public enum LookKind {
     /** From above, without touching: top growth, firmness, losses; roots stay unknown. */
-    ABOVE("above", "from above"),
+    ABOVE("above"),
     /** Through a clear wall, water or bag. */
-    WALL("wall", "through the wall"),
+    WALL("wall"),
     /** A gentle tug: roots hold. */
-    TUG("tug", "a gentle tug"),
+    TUG("tug"),
     /** Lifted out and seen whole. */
-    LIFTED("lifted", "lifted");
+    LIFTED("lifted");
 
     /**
      * How pieces in a medium are looked at: what stands in water is seen through the glass, and never tugged at.
@@ -24,21 +24,14 @@ public enum LookKind {
     }
 
     private final String code;
-    private final String words;
 
-    LookKind(String code, String words) {
+    LookKind(String code) {
         this.code = code;
-        this.words = words;
     }
 
     /** The word used in files. */
     public String code() {
         return code;
-    }
-
-    /** The words that growers read. */
-    public String words() {
-        return words;
     }
 
     /** Whether this look can know of a milestone that is told by the sign. Losses are known by every look. */

@@ -27,7 +27,7 @@ public record Drying(Optional<TimeSpan> time) implements Treatment {
     }
 
     @Override
-    public String words() {
+    public String written() {
         return "callus"
                 + time.map(t -> " " + Text.figure(t.in(Unit.DAY)) + " d").orElse("");
     }

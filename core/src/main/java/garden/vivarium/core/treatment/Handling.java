@@ -27,10 +27,10 @@ public enum Handling implements Treatment {
     MOVED_EARLY("moved early"),
     MOVED_LATE("moved late");
 
-    private final String words;
+    private final String written;
 
-    Handling(String words) {
-        this.words = words;
+    Handling(String written) {
+        this.written = written;
     }
 
     @Override
@@ -39,13 +39,13 @@ public enum Handling implements Treatment {
     }
 
     @Override
-    public String words() {
-        return words;
+    public String written() {
+        return written;
     }
 
     /** The one that is written so; empty for none. */
     static Optional<Handling> written(String words) {
-        return Arrays.stream(values()).filter(h -> h.words.equals(words)).findFirst();
+        return Arrays.stream(values()).filter(h -> h.written.equals(words)).findFirst();
     }
 
     /** The one of a code; empty for none. */

@@ -43,7 +43,7 @@ public record Hormone(Optional<Concentration> strength, Form form) implements Tr
     }
 
     @Override
-    public String words() {
+    public String written() {
         return WORD
                 + strength.map(s -> " " + Text.figure(s.in(Unit.PERCENT)) + "%").orElse("")
                 + (form == Form.UNSAID ? "" : " " + form.name().toLowerCase(Locale.ROOT));

@@ -24,7 +24,7 @@ public record Soak(Optional<TimeSpan> time) implements Treatment {
     }
 
     @Override
-    public String words() {
+    public String written() {
         return "soaked" + time.map(t -> " " + Text.figure(t.hours()) + " h").orElse("");
     }
 }

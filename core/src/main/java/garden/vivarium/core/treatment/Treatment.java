@@ -7,5 +7,5 @@ public sealed interface Treatment permits Hormone, Drying, Soak, Handling, OwnTr
     String code();
 
     /** As a grower writes it, and as {@link TreatmentReader} reads it: "hormone 0.3%". */
-    String words();
+    String written();
 }

@@ -29,7 +29,7 @@ public record Treatments(List<Treatment> all) {
     public Treatments {
         all = all.stream()
                 .distinct()
-                .sorted(Comparator.comparing(Treatment::words).thenComparing(Treatment::code))
+                .sorted(Comparator.comparing(Treatment::written).thenComparing(Treatment::code))
                 .toList();
     }
 
@@ -90,14 +90,14 @@ public record Treatments(List<Treatment> all) {
     }
 
     /** As a grower writes them; empty for nothing. */
-    public String words() {
-        return all.stream().map(Treatment::words).collect(Collectors.joining(BETWEEN));
+    public String written() {
+        return all.stream().map(Treatment::written).collect(Collectors.joining(BETWEEN));
     }
 
     /** Each as a grower writes it. */
     @JsonValue
-    public List<String> eachInWords() {
-        return all.stream().map(Treatment::words).toList();
+    public List<String> eachWritten() {
+        return all.stream().map(Treatment::written).toList();
     }
 
     public boolean isEmpty() {

@@ -24,17 +24,14 @@ public final class PlaceFit {
 
     /** How bright a place is, from dark to full sun. */
     public enum Light {
-        DARK("dark", 0, 0.02),
-        SHADE("shade", 0.03, 0.2),
-        BRIGHT_SHADE("bright shade", 0.08, 0.4),
-        BRIGHT("bright, little sun", 0.2, 0.7),
-        SUN("sun", 0.35, 1);
-
-        private final String words;
+        DARK(0, 0.02),
+        SHADE(0.03, 0.2),
+        BRIGHT_SHADE(0.08, 0.4),
+        BRIGHT(0.2, 0.7),
+        SUN(0.35, 1);
         private final Range share;
 
-        Light(String words, double from, double to) {
-            this.words = words;
+        Light(double from, double to) {
             this.share = new Range(from, to);
         }
 
@@ -44,10 +41,6 @@ public final class PlaceFit {
          */
         public Range share() {
             return share;
-        }
-
-        public String words() {
-            return words;
         }
 
         /** What a protocol's words want; empty where they want nothing in particular, or one after another. */
@@ -130,9 +123,9 @@ public final class PlaceFit {
                 found.add(Statement.of(
                         off < 0 ? Finding.TOO_DARK : Finding.TOO_BRIGHT,
                         "wants",
-                        wants.get().words(),
+                        wants.get(),
                         "is",
-                        place.light().get().words()));
+                        place.light().get()));
             }
         }
         return found;

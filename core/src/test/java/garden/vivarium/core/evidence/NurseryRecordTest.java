@@ -345,9 +345,10 @@ class NurseryRecordTest {
     }
 
     @Test
-    void aWayIsSaidAsAGrowerSaysIt() {
-        assertThat(WAY.words()).isEqualTo("tip cutting in water");
-        assertThat(done("hormone 3,000 ppm; callus").words()).isEqualTo("tip cutting in water, callus; hormone 0.3%");
+    void waysAreTakenApartByAllThatIsDone() {
+        assertThat(WAY.order()).isNotEqualTo(done("hormone 3,000 ppm; callus").order());
+        assertThat(done("hormone 0.3%; callus").order())
+                .isEqualTo(done("callus, hormone 3000 ppm").order());
     }
 
     @Test

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Method;
-import garden.vivarium.core.guide.Section;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 
@@ -29,7 +28,6 @@ class WordsOfFilesTest {
         assertThat(PieceState.LOST.isEnd()).isTrue();
         assertThat(PieceState.SENT.isEnd()).isTrue();
         assertThat(PieceState.READY.isEnd()).isFalse();
-        assertThat(PieceState.FIRST_SIGN.words()).isNotBlank();
     }
 
     @Test
@@ -54,8 +52,5 @@ class WordsOfFilesTest {
         assertThat(clump.done()).isEqualTo("planted");
         assertThat(tip.signs()).isEqualTo(MilestoneSigns.roots());
         assertThat(clump.signs().firstSign()).isEmpty();
-        assertThat(Section.TIP.words(1)).isEqualTo("tip");
-        assertThat(Section.TIP.words(2)).isEqualTo("tips");
-        assertThat(Section.LEAF.words()).isEqualTo("leaves");
     }
 }

@@ -20,9 +20,9 @@ class TreatmentsTest {
         Treatments read = Treatments.read(written);
 
         assertThat(read.hormonePpm()).isEqualTo(Optional.ofNullable(ppm));
-        assertThat(read.words()).isEqualTo(told == null ? "" : told);
+        assertThat(read.written()).isEqualTo(told == null ? "" : told);
         assertThat(Treatments.stored(read.code())).as(read.code()).isEqualTo(read);
-        assertThat(Treatments.read(read.words()))
+        assertThat(Treatments.read(read.written()))
                 .as("what is shown as read is read as the same")
                 .isEqualTo(read);
     }
@@ -68,7 +68,7 @@ class TreatmentsTest {
         assertThat(all.hormone().orElseThrow().form()).isEqualTo(Hormone.Form.POWDER);
         assertThat(all.hormone().orElseThrow().strength().map(Concentration::ppm))
                 .contains(3000.0);
-        assertThat(all.others().words()).isEqualTo("callus 3 d; open; wood ash");
+        assertThat(all.others().written()).isEqualTo("callus 3 d; open; wood ash");
         assertThat(all.without(Treatments.read("open")).has(Handling.OPEN)).isFalse();
         assertThat(Treatments.NONE.and(all)).isEqualTo(all);
         assertThat(Treatments.read("callused or fresh").isDried())
