@@ -64,10 +64,10 @@ public class Says {
     /** "73%"; what is neither sure nor impossible is never called 100% or 0%. */
     public String percent(double share) {
         if (share > 0.995 && share < 1 - 1e-9) {
-            return "over 99%";
+            return Messages.text("Says.over", "percent", "99%");
         }
         if (share > 1e-9 && share < 0.005) {
-            return "under 1%";
+            return Messages.text("Says.under", "percent", "1%");
         }
         return Text.of("%.0f%%", 100 * share);
     }
@@ -80,30 +80,30 @@ public class Says {
     /** "20 min", "1½ h", "30 s". */
     public String span(long seconds) {
         if (seconds < 60) {
-            return seconds + " s";
+            return Messages.text("Says.seconds", "n", seconds);
         }
         return seconds % 1800 != 0
-                ? Math.round(seconds / 60.0) + " min"
-                : (seconds < 3600 ? "" : seconds / 3600) + (seconds % 3600 == 0 ? "" : "½") + " h";
+                ? Messages.text("Says.minutes", "n", Math.round(seconds / 60.0))
+                : Messages.text(
+                        "Says.hours", "n", (seconds < 3600 ? "" : seconds / 3600) + (seconds % 3600 == 0 ? "" : "½"));
     }
 
     /** Work as people say it: "8 minutes", "about 35 minutes", "about 1½ hours", "about half a day". */
     public String work(int minutes) {
         if (minutes < 10) {
-            return count(minutes, "minute", "minutes");
+            return Messages.text("Says.work.exactly", "minutes", minutes);
         }
         if (minutes < 50) {
-            return "about %d minutes".formatted(5 * Math.round(minutes / 5f));
+            return Messages.text("Says.work.minutes", "minutes", 5 * Math.round(minutes / 5f));
         }
         boolean days = minutes >= LONG_WORK;
         int halves = Math.round(minutes / (days ? HALF_A_DAY : 30f));
-        if (days && halves == 1) {
-            return "about half a day";
-        }
-        String number = halves / 2 + (halves % 2 == 1 ? "½" : "");
-        return halves == 2
-                ? days ? "about a day" : "about an hour"
-                : "about %s %s".formatted(number, days ? "days" : "hours");
+        return Messages.text(
+                days ? "Says.work.days" : "Says.work.hours",
+                "halves",
+                halves,
+                "number",
+                halves / 2 + (halves % 2 == 1 ? "½" : ""));
     }
 
     /** "1 piece", "12 pieces". */
@@ -143,7 +143,7 @@ public class Says {
     /** "March to May, September": months in runs, one that goes over the turn of the year said as one; none is any. */
     public String months(Set<Month> months) {
         if (months.isEmpty() || months.size() == Month.values().length) {
-            return "any month";
+            return Messages.text("Says.any.month");
         }
         List<String> runs = new ArrayList<>();
         for (Month first : Month.values()) {
@@ -154,7 +154,7 @@ public class Says {
             while (months.contains(last.plus(1))) {
                 last = last.plus(1);
             }
-            runs.add(first == last ? name(first) : name(first) + " to " + name(last));
+            runs.add(first == last ? name(first) : Messages.text("Says.months", "from", name(first), "to", name(last)));
         }
         return String.join(", ", runs);
     }
@@ -178,10 +178,8 @@ public class Says {
     /** "14 days ago", "today", "in 3 days". */
     public String away(LocalDate day) {
         long days = day.toEpochDay() - today.date().toEpochDay();
-        if (days == 0) {
-            return "today";
-        }
-        String length = count(Math.abs(days), "day", "days");
-        return days < 0 ? length + " ago" : "in " + length;
+        return days == 0
+                ? Messages.text("Says.today")
+                : Messages.text("Says.away", "past", days < 0, "days", Math.abs(days));
     }
 }

@@ -1,0 +1,141 @@
+package garden.vivarium.app.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import garden.vivarium.app.demo.DemoNursery;
+import garden.vivarium.app.platform.OnDatabase;
+import garden.vivarium.app.platform.PseudoLanguage;
+import garden.vivarium.app.platform.Role;
+import garden.vivarium.app.platform.SignedIn;
+import garden.vivarium.core.guide.Guide;
+import garden.vivarium.core.measure.UnitSystem;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.TextNode;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+/**
+ * Every page of the sample nursery as it is read in a language of accents: a word without any came from no message. Left alone is what the
+ * guide's data say and what people typed.
+ */
+@OnDatabase
+@Order(3)
+class EveryPageInAnotherLanguageTest {
+
+    private static final int ALIKE = 1;
+
+    private static final Pattern PLAIN_WORD = Pattern.compile("(?<![\\p{L}\\d-])[A-Za-z]{2,}(?![\\p{L}\\d-])");
+
+    @Autowired
+    private DemoNursery demo;
+
+    @Autowired
+    private MockMvc pages;
+
+    @Test
+    void noPlainWordStandsOnAPageButWhatPeopleTyped() throws IOException {
+        SignedIn reader =
+                new SignedIn(UUID.randomUUID(), demo.fillOnce(), "reader", "Ŕéàđéŕ", "", Role.OWNER, UnitSystem.METRIC);
+        Pattern typed = typed();
+        Map<String, TreeSet<String>> plain = new TreeMap<>();
+        Map<String, Document> all = new SamplePages(path -> read(path, reader)).all(ALIKE);
+        for (Map.Entry<String, Document> page : all.entrySet()) {
+            for (String text : texts(page.getValue())) {
+                Matcher word = PLAIN_WORD.matcher(typed.matcher(text).replaceAll(" "));
+                if (word.find()) {
+                    plain.computeIfAbsent(SamplePages.kind(page.getKey()), k -> new TreeSet<>())
+                            .add(text);
+                }
+            }
+        }
+        StringBuilder found = new StringBuilder();
+        plain.forEach((page, texts) ->
+                texts.forEach(t -> found.append(page).append(" | ").append(t).append('\n')));
+        Files.writeString(Path.of("target/plain-words.txt"), found);
+        assertThat(all).hasSizeGreaterThan(60);
+        assertThat(plain).isEmpty();
+    }
+
+    private Optional<String> read(String path, SignedIn reader) {
+        if (path.startsWith("/door")) {
+            return Optional.empty();
+        }
+        try {
+            MockHttpServletResponse answer = pages.perform(
+                            get(path).with(user(reader)).header("Accept-Language", PseudoLanguage.TAG))
+                    .andReturn()
+                    .getResponse();
+            assertThat(answer.getStatus()).as(path).isLessThan(500);
+            return Optional.ofNullable(answer.getContentType())
+                    .filter(t -> t.startsWith("text/html"))
+                    .map(t -> new String(answer.getContentAsByteArray(), StandardCharsets.UTF_8));
+        } catch (Exception e) {
+            throw new IllegalStateException(path, e);
+        }
+    }
+
+    private static List<String> texts(Document page) {
+        page.select("script, style, textarea, datalist, code, kbd").remove();
+        Stream<String> said = page.select("[aria-label], [title], [alt], [placeholder]").stream()
+                .flatMap(e -> Stream.of(e.attr("aria-label"), e.attr("title"), e.attr("alt"), e.attr("placeholder")));
+        Stream<String> shown = page.getAllElements().stream()
+                .map(Element::textNodes)
+                .flatMap(List::stream)
+                .map(TextNode::text);
+        return Stream.concat(said, shown)
+                .map(String::strip)
+                .filter(t -> !t.isEmpty())
+                .toList();
+    }
+
+    private static void add(TreeSet<String> texts, String written, String file) {
+        Matcher text = Pattern.compile(written).matcher(file);
+        while (text.find()) {
+            texts.add(text.group().strip());
+        }
+    }
+
+    /** All texts of the guide and of the sample, the longest first; and names of days and months. */
+    private static Pattern typed() throws IOException {
+        TreeSet<String> texts =
+                new TreeSet<>(Comparator.comparing(String::length).reversed().thenComparing(t -> t));
+        try (Stream<Path> files = Files.walk(Path.of("../core/src/main/resources/garden/vivarium/core/guide"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".yaml")).toList()) {
+                add(texts, "[^\\[\\]{},:\\n\"]+", Files.readString(file));
+                add(texts, "(?<=: )[^\\[\\]{}\\n\"]+", Files.readString(file));
+            }
+        }
+        add(texts, "[^\\[\\]{},:\\n\"']+", Files.readString(Path.of("src/main/resources/demo/cold-slipway.yaml")));
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java/garden/vivarium/app/demo"))) {
+            for (Path file : files.filter(Files::isRegularFile).toList()) {
+                add(texts, "(?<=\")[^\"\\n]+(?=\")", Files.readString(file));
+            }
+        }
+        Guide.load().groups().forEach(g -> texts.add(g.words()));
+        texts.removeIf(t -> t.length() < 3 || !t.matches(".*[A-Za-z].*"));
+        String any = String.join("|", texts.stream().map(Pattern::quote).toList());
+        return Pattern.compile(
+                "(?i)(?<!\\p{L})(?:" + any
+                        + "|(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun)|(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)|January|February|March|April|May|June|July|August|September|October|November|December)(?!\\p{L})");
+    }
+}
