@@ -193,7 +193,7 @@ public class Batches {
         Batch batch = toChange.of(code);
         Check check = checks.findById(checkId)
                 .filter(c -> c.batchId().equals(batch.getId()))
-                .orElseThrow(() -> new NotFound("no such check"));
+                .orElseThrow(() -> new NotFound(Messages.text("Batches.no.such.check")));
         if (sent.existsByCheckId(checkId)) {
             throw new InvalidField("pieces", Messages.text("Departures.look.of"));
         }

@@ -112,7 +112,7 @@ public class Departures {
         BatchSent entry = sent.findByBatchIdOrderBySentOnDescNotedAtDesc(batch.getId()).stream()
                 .filter(s -> s.getId().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such departure"));
+                .orElseThrow(() -> new NotFound(Messages.text("Departures.no.such.departure")));
         SentView was = entry.view();
         takeBack(batch, entry);
         histories.refresh(batch);
@@ -270,7 +270,8 @@ public class Departures {
                     standing.stream().dropWhile(c -> !c.getId().equals(look)).skip(1),
                     -entry.pieces());
         } else {
-            Potting move = pottings.findById(known(entry.pottingId())).orElseThrow(() -> new NotFound("no such move"));
+            Potting move = pottings.findById(known(entry.pottingId()))
+                    .orElseThrow(() -> new NotFound(Messages.text("Departures.no.such.move")));
             if (entry.state() == SentState.READY) {
                 pottings.delete(move);
                 batch.sentReady(-entry.pieces());

@@ -85,7 +85,7 @@ public class DoneCorrections {
     private Check check(Batch batch, UUID checkId) {
         return checks.findById(checkId)
                 .filter(c -> c.batchId().equals(batch.getId()) && !c.isWithdrawn())
-                .orElseThrow(() -> new NotFound("no such look"));
+                .orElseThrow(() -> new NotFound(Messages.text("DoneCorrections.no.such.look")));
     }
 
     /**
@@ -214,7 +214,7 @@ public class DoneCorrections {
         Potting potting = pottings.findById(pottingId)
                 .filter(p -> !p.isAway())
                 .filter(p -> p.view().batchId().equals(batch.getId()))
-                .orElseThrow(() -> new NotFound("no such move"));
+                .orElseThrow(() -> new NotFound(Messages.text("DoneCorrections.no.such.move")));
         PottingView was = potting.view();
         boolean takenBack = pieces == 0 && youngPlants == 0;
         refuse(batch, was, day, pieces, youngPlants, settled);

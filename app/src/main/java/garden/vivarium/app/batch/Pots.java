@@ -25,7 +25,7 @@ class Pots {
     Potting of(Batch batch, UUID id) {
         return pottings.findById(id)
                 .filter(p -> p.view().batchId().equals(batch.getId()))
-                .orElseThrow(() -> new NotFound("no such move"));
+                .orElseThrow(() -> new NotFound(Messages.text("Pots.no.such.move")));
     }
 
     /** So many have settled; said once. */

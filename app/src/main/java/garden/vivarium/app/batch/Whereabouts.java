@@ -116,7 +116,7 @@ public class Whereabouts {
                 .filter(s -> s.getId().equals(id))
                 .filter(which)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such part"));
+                .orElseThrow(() -> new NotFound(Messages.text("Whereabouts.no.such.part")));
     }
 
     /**

@@ -110,7 +110,7 @@ class BatchController {
     String giveUp(@PathVariable String code, @RequestParam(required = false) LocalDate day, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.giveUp(code, day == null ? today.date() : day);
-            return "The rest is written off as stalled; take that check back if one wakes after all.";
+            return Messages.text("BatchController.the.rest.is.written.off");
         });
     }
 
@@ -118,7 +118,7 @@ class BatchController {
     String takeBack(@PathVariable String code, @PathVariable UUID check, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             batches.takeBack(code, check);
-            return "Taken back; the history keeps it, struck through.";
+            return Messages.text("BatchController.taken.back.the.history.keeps");
         });
     }
 }

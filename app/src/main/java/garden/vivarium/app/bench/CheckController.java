@@ -115,7 +115,7 @@ class CheckController {
         if (!wrong.hasErrors()) {
             try {
                 batches.look(code, form.command(movedSoFar(code, form.lookedOn())));
-                next.addFlashAttribute("said", "Look written down.");
+                next.addFlashAttribute("said", Messages.text("CheckController.look.written.down"));
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
                 wrong.rejectValue(fieldOf(r), "refused", r.getMessage());

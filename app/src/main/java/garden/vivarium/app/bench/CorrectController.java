@@ -172,7 +172,7 @@ class CorrectController {
     String unstick(@PathVariable String code, @RequestParam(required = false) String why, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             corrections.unstick(code, why);
-            return "They dry still; stick them when it is time.";
+            return Messages.text("CorrectController.they.dry.still.stick.them");
         });
     }
 

@@ -8,6 +8,7 @@ import garden.vivarium.app.batch.LookRefused;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Measures;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.core.looks.LossCause;
 import garden.vivarium.core.looks.PieceState;
@@ -77,7 +78,7 @@ class CorrectDoneController {
                                 .counts();
                 corrections.correctLook(
                         code, check, form.lookedOn(), form.look(), counts, readings(look, typed), form.note(), why);
-                next.addFlashAttribute("said", "The look is corrected; as it was, it stands struck through.");
+                next.addFlashAttribute("said", Messages.text("CorrectDoneController.the.look.is.corrected.as"));
                 return "redirect:/batches/" + code;
             } catch (LookRefused r) {
                 wrong.rejectValue(CheckController.fieldOf(r), "refused", r.getMessage());

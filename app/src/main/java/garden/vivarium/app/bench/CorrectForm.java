@@ -28,31 +28,34 @@ record CorrectForm(
         @Valid Done done,
         @Valid Tray tray,
 
-        @Size(max = 300, message = "Shorten the reason to 300 characters.")
+        @Size(max = 300, message = "{CorrectForm.shorten.the.reason.to.300}")
         String why) {
 
     /** What it was taken from: a stock plant, or where none is here the plant by name. */
     record From(
             UUID stockPlant,
 
-            @Size(max = 120, message = "Shorten the name to 120 characters.")
+            @Size(max = 120, message = "{CorrectForm.shorten.the.name.to.120}")
             String plant) {}
 
     /** When how many were taken and stuck; the latter are null while wounds dry. */
     record Days(
-            @NotNull(message = "Say when they were taken.") LocalDate takenOn,
+            @NotNull(message = "{CorrectForm.say.when.they.were.taken}")
+            LocalDate takenOn,
 
-            @NotNull(message = "Say how many were taken.") @Min(value = 1, message = "Take 1 piece or more.")
+            @NotNull(message = "{CorrectForm.say.how.many.were.taken}")
+            @Min(value = 1, message = "{CorrectForm.take.1.piece.or.more}")
             Integer taken,
 
             LocalDate stuckOn,
 
-            @Min(value = 1, message = "Stick 1 piece or more.")
+            @Min(value = 1, message = "{CorrectForm.stick.1.piece.or.more}")
             Integer stuck) {}
 
     /** Where it stands. */
     record Stands(
-            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            @NotBlank(message = "{CorrectForm.say.where.it.stands}")
+            @Size(max = 80, message = "{CorrectForm.shorten.the.place.to.80}")
             String place) {}
 
     /**
@@ -67,18 +70,18 @@ record CorrectForm(
             String way,
             String method,
 
-            @NotBlank(message = "Say what they root in.")
-            @Size(max = 80, message = "Shorten the medium to 80 characters.")
+            @NotBlank(message = "{CorrectForm.say.what.they.root.in}")
+            @Size(max = 80, message = "{CorrectForm.shorten.the.medium.to.80}")
             String medium,
 
             Boolean ownMedium,
 
-            @Size(max = 300, message = "Shorten the treatments to 300 characters.")
+            @Size(max = 300, message = "{CorrectForm.shorten.the.treatments.to.300}")
             String treatment,
 
             Boolean sameDay,
 
-            @Size(max = 300, message = "Shorten it to 300 characters.")
+            @Size(max = 300, message = "{CorrectForm.shorten.it.to.300.characters}")
             String instead) {
 
         boolean isOwnMedium() {
@@ -92,20 +95,20 @@ record CorrectForm(
 
     /** What it stands in. */
     record Tray(
-            @Min(value = 1, message = "A tray has 1 row or more.")
-            @Max(value = 60, message = "A tray has at most 60 rows.")
+            @Min(value = 1, message = "{CorrectForm.a.tray.has.1.row}")
+            @Max(value = 60, message = "{CorrectForm.a.tray.has.at.most}")
             Integer rows,
 
-            @Min(value = 1, message = "A tray has 1 column or more.")
-            @Max(value = 60, message = "A tray has at most 60 columns.")
+            @Min(value = 1, message = "{CorrectForm.a.tray.has.1.column}")
+            @Max(value = 60, message = "{CorrectForm.a.tray.has.at.most.2}")
             Integer columns,
 
-            @Size(max = 80, message = "Shorten the vessel to 80 characters.")
+            @Size(max = 80, message = "{CorrectForm.shorten.the.vessel.to.80}")
             Prose vessel,
 
-            @NotNull(message = "Say how many go to a pot.")
-            @Min(value = 1, message = "A pot has 1 piece or more.")
-            @Max(value = 50, message = "Give at most 50 pieces to a pot.")
+            @NotNull(message = "{CorrectForm.say.how.many.go.to}")
+            @Min(value = 1, message = "{CorrectForm.a.pot.has.1.piece}")
+            @Max(value = 50, message = "{CorrectForm.give.at.most.50.pieces}")
             Integer perPot) {}
 
     CorrectForm {

@@ -21,29 +21,33 @@ import java.util.UUID;
  */
 record CountsForm(
         UUID clientId,
-        @NotNull(message = "Give the day of the look.") LocalDate lookedOn,
-        @NotNull(message = "Say how you looked.") LookKind look,
 
-        @Min(value = 0, message = "First sign cannot be below 0; give 0 or more, or leave it empty.")
+        @NotNull(message = "{CountsForm.give.the.day.of.the}")
+        LocalDate lookedOn,
+
+        @NotNull(message = "{CountsForm.say.how.you.looked}")
+        LookKind look,
+
+        @Min(value = 0, message = "{CountsForm.first.sign.cannot.be.below}")
         Integer firstSign,
 
-        @NotNull(message = "Say how many stand ready, 0 if none.")
-        @Min(value = 0, message = "Ready cannot be below 0; give 0 or more.")
+        @NotNull(message = "{CountsForm.say.how.many.stand.ready}")
+        @Min(value = 0, message = "{CountsForm.ready.cannot.be.below.0}")
         Integer ready,
 
-        @NotNull(message = "Say how many are lost so far, 0 if none.")
-        @Min(value = 0, message = "Lost cannot be below 0; give 0 or more.")
+        @NotNull(message = "{CountsForm.say.how.many.are.lost}")
+        @Min(value = 0, message = "{CountsForm.lost.cannot.be.below.0}")
         Integer lost,
 
-        @Min(value = 0, message = "Lost after they were ready cannot be below 0; give 0 or more.")
+        @Min(value = 0, message = "{CountsForm.lost.after.they.were.ready}")
         Integer lostReady,
 
         LossCause cause,
 
-        @Min(value = 0, message = "Sent cannot be below 0; give 0 or more.")
+        @Min(value = 0, message = "{CountsForm.sent.cannot.be.below.0}")
         Integer sent,
 
-        @Size(max = 500, message = "Shorten the note to 500 characters.")
+        @Size(max = 500, message = "{CountsForm.shorten.the.note.to.500}")
         String note) {
 
     /** A look as it was written down, when so many had been moved; of a look by piece, its day and how. */

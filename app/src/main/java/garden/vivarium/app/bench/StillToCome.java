@@ -37,7 +37,7 @@ public record StillToCome(
 
     private static String words(long average, int sure) {
         if (average == 0) {
-            return "hardly any more";
+            return Messages.text("StillToCome.hardly.any.more");
         }
         return Messages.text("StillToCome.about.more", "average", average, "sure", sure);
     }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.core.Working;
 import java.time.LocalDate;
@@ -86,41 +87,28 @@ public record Task(
 
     /** Kinds of task, and what their key does. */
     public enum Kind {
-        STICK("Stick", "sticks what has callused", "Pieces stuck"),
-        LOOK("Look", "says: looked, nothing changed", ""),
-        ASK("Ask", "says: seen, and done", ""),
-        TEND("Tend", "says: done", ""),
-        SEPARATE("Separate", "takes young plants from ready pieces", "Young plants taken"),
-        MOVE("Pot up", "pots up what is ready", "Pieces"),
-        SETTLE("Settled?", "says how many have settled", "Have settled"),
-        GIVE_UP("Give up", "writes them off as stalled", "");
-
-        private final String word;
-        private final String done;
-        private final String asks;
-
-        Kind(String word, String done, String asks) {
-            this.word = word;
-            this.done = done;
-            this.asks = asks;
-        }
+        STICK,
+        LOOK,
+        ASK,
+        TEND,
+        SEPARATE,
+        MOVE,
+        SETTLE,
+        GIVE_UP;
 
         /** What its button says. */
         public String button() {
-            return word;
+            return Messages.text("Task.button", "kind", name());
         }
 
         /** What number it asks for; empty where it asks for none. */
         public String asks() {
-            return asks;
+            return Messages.text("Task.asks", "kind", name());
         }
 
-        public String word() {
-            return word;
-        }
-
+        /** What doing it does, as it is told of its key. */
         public String done() {
-            return done;
+            return Messages.text("Task.done", "kind", name());
         }
     }
 }

@@ -47,7 +47,7 @@ class WhereController {
     String rejoin(@PathVariable String code, @RequestParam UUID part, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             whereabouts.rejoin(code, part, today.date());
-            return "They stand with the rest again.";
+            return Messages.text("WhereController.they.stand.with.the.rest");
         });
     }
 
@@ -55,7 +55,7 @@ class WhereController {
     String together(@PathVariable String code, @RequestParam(required = false) String other, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             whereabouts.together(code, other);
-            return "They share a vessel; each keeps its label and its counts.";
+            return Messages.text("WhereController.they.share.a.vessel.each");
         });
     }
 
@@ -63,7 +63,7 @@ class WhereController {
     String apart(@PathVariable String code, RedirectAttributes next) {
         return FormActions.run(next, "/batches/" + code, () -> {
             whereabouts.apart(code);
-            return "It stands alone again.";
+            return Messages.text("WhereController.it.stands.alone.again");
         });
     }
 
@@ -113,10 +113,10 @@ class WhereController {
         return FormActions.run(next, "/batches/" + code, () -> {
             if (takeBack) {
                 whereabouts.takeBack(code, entry, why);
-                return "It was not carried: that is written down.";
+                return Messages.text("WhereController.it.was.not.carried.that");
             }
             whereabouts.correct(code, entry, day, place, pieces, cells, why);
-            return "Where it stood is corrected.";
+            return Messages.text("WhereController.where.it.stood.is.corrected");
         });
     }
 }

@@ -69,7 +69,7 @@ public class BenchMoves {
         PlaceView to = stock.places().stream()
                 .filter(p -> p.id().equals(place))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such place"));
+                .orElseThrow(() -> new NotFound(Messages.text("BenchMoves.no.such.place")));
         refuseFar(x, y);
         // What shares a vessel goes with it.
         List<BatchView> together = whereabouts.inVesselOf(batch).stream()
@@ -101,7 +101,7 @@ public class BenchMoves {
     public void putHouse(String name, double x, double y) {
         refuseFar(x, y);
         if (maps.places().stream().noneMatch(d -> d.house().equals(name))) {
-            throw new NotFound("no such house");
+            throw new NotFound(Messages.text("BenchMoves.no.such.house"));
         }
         HousePlan house = houses.findByName(name).orElseGet(() -> new HousePlan(name));
         house.lies(x, y);
@@ -141,7 +141,7 @@ public class BenchMoves {
             BenchMaps.Drawn drawn = maps.places().stream()
                     .filter(d -> d.place().id().equals(place))
                     .min(Comparator.comparing(d -> d.place().name()))
-                    .orElseThrow(() -> new NotFound("no such place"));
+                    .orElseThrow(() -> new NotFound(Messages.text("BenchMoves.no.such.place")));
             return new PlacePlan(place, drawn.house(), drawn.size());
         });
     }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.buildup;
 
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -37,7 +38,7 @@ class BuildUpController {
         if (!asked) {
             model.addAttribute(BindingResult.MODEL_KEY_PREFIX + "form", new BeanPropertyBindingResult(form, "form"));
         } else if (form.stock() != null && plant.isEmpty()) {
-            wrong.rejectValue("stock", "problem", "That stock plant is not here; choose one from the list.");
+            wrong.rejectValue("stock", "problem", Messages.text("BuildUpController.that.stock.plant.is.not"));
         }
         plant.ifPresent(p -> {
             model.addAttribute("plant", p);

@@ -9,25 +9,26 @@ import java.util.UUID;
 
 /** A build-up as typed; {@code flush} and {@code grow} are null where the record or the guide is to say. */
 record BuildUpForm(
-        @NotNull(message = "Choose the stock plant.") UUID stock,
+        @NotNull(message = "{BuildUpForm.choose.the.stock.plant}")
+        UUID stock,
 
-        @NotNull(message = "Say how many young plants are wanted.")
-        @Min(value = 1, message = "Give 1 or more young plants.")
-        @Max(value = 100000, message = "Give at most 100,000 young plants.")
+        @NotNull(message = "{BuildUpForm.say.how.many.young.plants}")
+        @Min(value = 1, message = "{BuildUpForm.give.1.or.more.young}")
+        @Max(value = 100000, message = "{BuildUpForm.give.at.most.100.000}")
         Integer wanted,
 
-        @NotNull(message = "Say by when.") LocalDate due,
+        @NotNull(message = "{BuildUpForm.say.by.when}") LocalDate due,
 
-        @Min(value = 1, message = "Begin with 1 stock plant or more.")
-        @Max(value = 1000, message = "Begin with at most 1,000 stock plants.")
+        @Min(value = 1, message = "{BuildUpForm.begin.with.1.stock.plant}")
+        @Max(value = 1000, message = "{BuildUpForm.begin.with.at.most.1}")
         Integer plants,
 
-        @Min(value = 1, message = "A flush is 1 piece or more.")
-        @Max(value = Limits.MOST_PIECES, message = "A flush is at most 2,000 pieces.")
+        @Min(value = 1, message = "{BuildUpForm.a.flush.is.1.piece}")
+        @Max(value = Limits.MOST_PIECES, message = "{BuildUpForm.a.flush.is.at.most}")
         Integer flush,
 
-        @Min(value = 0, message = "Growing on takes 0 days or more.")
-        @Max(value = 1500, message = "Growing on takes at most 1,500 days.")
+        @Min(value = 0, message = "{BuildUpForm.growing.on.takes.0.days}")
+        @Max(value = 1500, message = "{BuildUpForm.growing.on.takes.at.most}")
         Integer grow,
 
         String way) {}

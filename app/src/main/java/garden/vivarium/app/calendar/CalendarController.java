@@ -2,6 +2,7 @@ package garden.vivarium.app.calendar;
 
 import garden.vivarium.app.platform.CurrentNursery;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -57,21 +58,22 @@ class CalendarController {
                             .path("/calendar/feed/{token}.ics")
                             .buildAndExpand(feeds.make(name))
                             .toUriString());
-            return "An address is made.";
+            return Messages.text("CalendarController.an.address.is.made");
         });
     }
 
     @PostMapping("/{id}/withdraw")
     String withdraw(@PathVariable UUID id, RedirectAttributes next) {
         feeds.withdraw(id);
-        next.addFlashAttribute("said", "Withdrawn. Whoever holds that address gets nothing more.");
+        next.addFlashAttribute("said", Messages.text("CalendarController.withdrawn.whoever.holds.that.address"));
         return "redirect:/calendar";
     }
 
     /** Whoever holds a private address needs no sign-in; the address is the key. */
     @GetMapping("/feed/{token:[A-Za-z0-9_-]{20,80}}.ics")
     ResponseEntity<String> feed(@PathVariable String token) {
-        UUID of = feeds.nurseryOf(token).orElseThrow(() -> new NotFound("no such calendar"));
+        UUID of = feeds.nurseryOf(token)
+                .orElseThrow(() -> new NotFound(Messages.text("CalendarController.no.such.calendar")));
         return ResponseEntity.ok().contentType(CALENDAR).body(nursery.workingFor(of, calendar::text));
     }
 }

@@ -64,7 +64,9 @@ class Feeds {
     /** Withdraws an address; whoever holds it gets nothing more. */
     @Transactional
     void withdraw(UUID id) {
-        feeds.findById(id).orElseThrow(() -> new NotFound("no such address")).withdraw(today.now());
+        feeds.findById(id)
+                .orElseThrow(() -> new NotFound(Messages.text("Feeds.no.such.address")))
+                .withdraw(today.now());
     }
 
     /** The nursery whose calendar an address opens; it is asked before anybody's nursery is known. */

@@ -314,7 +314,7 @@ public class CareBook {
 
     /** The care, for whoever changes it; whoever saw another state of it is told. */
     private Care care(UUID id) {
-        Care care = cares.findById(id).orElseThrow(() -> new NotFound("no such care"));
+        Care care = cares.findById(id).orElseThrow(() -> new NotFound(Messages.text("CareBook.no.such.care")));
         seen.check(care.mark(), care.version(), () -> {
             CareView now = care.view();
             return now.result().outcome() != null

@@ -61,10 +61,10 @@ class CareController {
         return FormActions.run(next, sheet, () -> {
             if (never) {
                 care.withdraw(id, why);
-                return "It is gone; what it was stands among the corrections.";
+                return Messages.text("CareController.it.is.gone.what.it");
             }
             care.correct(id, what, doneOn, why);
-            return "Corrected; what was written down before stands below.";
+            return Messages.text("CareController.corrected.what.was.written.down");
         });
     }
 

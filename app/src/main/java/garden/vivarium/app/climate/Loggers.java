@@ -71,7 +71,9 @@ class Loggers {
     /** Nothing more is taken from it. */
     @Transactional
     void withdraw(UUID id) {
-        loggers.findById(id).orElseThrow(() -> new NotFound("no such logger")).withdraw(today.now());
+        loggers.findById(id)
+                .orElseThrow(() -> new NotFound(Messages.text("Loggers.no.such.logger")))
+                .withdraw(today.now());
     }
 
     /** What a token opens. */

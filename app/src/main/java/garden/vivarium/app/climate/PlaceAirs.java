@@ -179,7 +179,7 @@ class PlaceAirs {
         return stock.places().stream()
                 .filter(p -> p.id().equals(place))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such place"));
+                .orElseThrow(() -> new NotFound(Messages.text("PlaceAirs.no.such.place")));
     }
 
     /**

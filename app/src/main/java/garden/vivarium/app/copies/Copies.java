@@ -1,6 +1,7 @@
 package garden.vivarium.app.copies;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NightlyWork;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.Today;
@@ -92,7 +93,7 @@ class Copies implements NightlyWork {
     Path of(LocalDate day) {
         return folder.map(f -> f.resolve(nursery.required().toString()).resolve(day + SUFFIX))
                 .filter(Files::isRegularFile)
-                .orElseThrow(() -> new NotFound("no copy is kept of that day"));
+                .orElseThrow(() -> new NotFound(Messages.text("Copies.no.copy.is.kept.of")));
     }
 
     /** Writes the nursery as it is now. */

@@ -57,7 +57,7 @@ class DiagnosisController {
             Symptom symptom = offered.stream()
                     .filter(s -> s.key().equals(seen))
                     .findFirst()
-                    .orElseThrow(() -> new NotFound("no such sign"));
+                    .orElseThrow(() -> new NotFound(Messages.text("DiagnosisController.no.such.sign")));
             Diagnosis diagnosis = Diagnosis.of(symptom, patient.circumstances());
             model.addAttribute("diagnosis", diagnosis);
             model.addAttribute("guide", guide);
@@ -73,11 +73,12 @@ class DiagnosisController {
             @RequestParam int cause,
             RedirectAttributes next) {
         Patient patient = patients.of(batch, stock);
-        Symptom symptom = guide.symptom(seen).orElseThrow(() -> new NotFound("no such sign"));
+        Symptom symptom =
+                guide.symptom(seen).orElseThrow(() -> new NotFound(Messages.text("DiagnosisController.no.such.sign")));
         if (cause < 0
                 || cause >= symptom.causes().size()
                 || symptom.causes().get(cause).normal()) {
-            throw new NotFound("nothing to log there");
+            throw new NotFound(Messages.text("DiagnosisController.nothing.to.log.there"));
         }
         Symptom.Cause chosen = symptom.causes().get(cause);
         return FormActions.run(next, patient.subject().sheet(), () -> {

@@ -49,9 +49,10 @@ class Patients {
 
     private Patient ofStock(UUID id) {
         if (id == null) {
-            throw new NotFound("say on what it is seen");
+            throw new NotFound(Messages.text("Patients.say.on.what.it.is"));
         }
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("Patients.no.such.stock.plant")));
         return new Patient(
                 new Subject(
                         Subject.Kind.STOCK,
@@ -102,12 +103,11 @@ class Patients {
                     100 * there,
                     "everReady",
                     sheet.toCome()
-                            .map(c -> " By how this batch has gone, %d in a hundred of those still waiting will be."
-                                    .formatted(c.everReady()))
+                            .map(c -> " " + Messages.text("Patients.by.how.it.has.gone", "ever", c.everReady()))
                             .orElse("")));
         } else {
             so.add(Circumstance.EARLY);
-            facts.add(b.isAsleep() ? "It sleeps; no day is counted yet." : "Its wounds dry still.");
+            facts.add(Messages.text(b.isAsleep() ? "Patients.sleeps" : "Patients.wounds.dry"));
         }
         return new Patient(new Subject(Subject.Kind.BATCH, b.id(), b.code(), b.placeId()), b.plant(), so, facts);
     }

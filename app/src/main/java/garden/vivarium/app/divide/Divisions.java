@@ -100,7 +100,7 @@ class Divisions {
     /** The plant that is to be divided. */
     @Transactional(readOnly = true)
     StockPlantView plant(UUID id) {
-        return stock.find(id).orElseThrow(() -> new NotFound("no stock plant"));
+        return stock.find(id).orElseThrow(() -> new NotFound(Messages.text("Divisions.no.stock.plant")));
     }
 
     /** Ways of dividing a plant of its group, those that are potted at once first. */

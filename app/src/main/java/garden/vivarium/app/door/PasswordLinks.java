@@ -1,6 +1,7 @@
 package garden.vivarium.app.door;
 
 import garden.vivarium.app.people.Accounts;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SecretToken;
 import garden.vivarium.app.platform.SignedIn;
@@ -83,14 +84,15 @@ class PasswordLinks {
      */
     @Transactional
     public void use(String token, String password, String browser) {
-        Link link = link(token).orElseThrow(() -> new NotFound("that link is used, or too old"));
-        SignedIn who = accounts.find(link.person()).orElseThrow(() -> new NotFound("they have left"));
+        Link link = link(token).orElseThrow(() -> new NotFound(Messages.text("PasswordLinks.that.link.is.used.or")));
+        SignedIn who = accounts.find(link.person())
+                .orElseThrow(() -> new NotFound(Messages.text("PasswordLinks.they.have.left")));
         accounts.password(link.person(), password);
         int used = database.sql("update password_link set used_at = ? where token_hash = ? and used_at is null")
                 .params(now(), SecretToken.hash(token))
                 .update();
         if (used != 1) {
-            throw new NotFound("that link is used");
+            throw new NotFound(Messages.text("PasswordLinks.that.link.is.used"));
         }
         if (link.clearsFactor()) {
             factors.turnOff(link.person());

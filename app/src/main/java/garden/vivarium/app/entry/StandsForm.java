@@ -23,30 +23,36 @@ import java.io.Serializable;
  * @param place where it stands
  */
 record StandsForm(
-        @NotBlank(message = "Say which plant it is.") @Size(max = 120, message = "Shorten the name to 120 characters.")
+        @NotBlank(message = "{StandsForm.say.which.plant.it.is}")
+        @Size(max = 120, message = "{StandsForm.shorten.the.name.to.120}")
         String plant,
 
         String group,
 
-        @NotBlank(message = "Say about when: 3 weeks ago, June, a day.")
-        @Size(max = 40, message = "Say it shorter: 3 weeks ago, June, a day.")
+        @NotBlank(message = "{StandsForm.say.about.when.3.weeks}")
+        @Size(max = 40, message = "{StandsForm.say.it.shorter.3.weeks}")
         String when,
 
-        @NotNull(message = "Say how many were stuck.")
-        @Min(value = 1, message = "Give 1 piece or more.")
-        @Max(value = Limits.MOST_PIECES, message = "Give at most 2,000 pieces; make several batches of more.")
+        @NotNull(message = "{StandsForm.say.how.many.were.stuck}")
+        @Min(value = 1, message = "{StandsForm.give.1.piece.or.more}")
+        @Max(value = Limits.MOST_PIECES, message = "{StandsForm.give.at.most.2.000}")
         Integer pieces,
 
-        @Min(value = 0, message = "Rooted: 0 or more.") Integer rooted,
-        @Min(value = 0, message = "Lost: 0 or more.") Integer lost,
+        @Min(value = 0, message = "{StandsForm.rooted.0.or.more}")
+        Integer rooted,
+
+        @Min(value = 0, message = "{StandsForm.lost.0.or.more}")
+        Integer lost,
+
         String method,
 
-        @Size(max = 80, message = "Shorten the medium to 80 characters.")
+        @Size(max = 80, message = "{StandsForm.shorten.the.medium.to.80}")
         String medium,
 
         Boolean ownMedium,
 
-        @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+        @NotBlank(message = "{StandsForm.say.where.it.stands}")
+        @Size(max = 80, message = "{StandsForm.shorten.the.place.to.80}")
         String place)
         implements Serializable {
 

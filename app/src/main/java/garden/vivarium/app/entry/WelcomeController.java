@@ -68,7 +68,7 @@ class WelcomeController {
         String back = FormActions.run(next, "/welcome?step=2", () -> {
             people.isAt(zone, hemisphere, currency);
             this.units.choose(units, request, response);
-            return "That is where you are.";
+            return Messages.text("WelcomeController.that.is.where.you.are");
         });
         return next.getFlashAttributes().containsKey("said") ? back : "redirect:/welcome?step=1";
     }

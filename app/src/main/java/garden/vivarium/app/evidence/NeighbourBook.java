@@ -1,6 +1,7 @@
 package garden.vivarium.app.evidence;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
@@ -90,7 +91,7 @@ public class NeighbourBook {
     public void takeOut(UUID file) {
         List<NeighbourWay> of = ways.findByFileId(file);
         if (of.isEmpty()) {
-            throw new NotFound("nothing of that file is here");
+            throw new NotFound(Messages.text("NeighbourBook.nothing.of.that.file.is"));
         }
         ways.deleteAll(of);
         stamp.raise(nursery.required());

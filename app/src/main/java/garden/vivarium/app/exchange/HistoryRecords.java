@@ -84,7 +84,7 @@ class HistoryRecords implements RecordKind {
 
     @Override
     public String words() {
-        return "Batches by count: one line for each batch, or for each look at it";
+        return Messages.text("HistoryRecords.batches.by.count.one.line");
     }
 
     @Override
@@ -133,7 +133,7 @@ class HistoryRecords implements RecordKind {
             BatchView same = known.get(b.name());
             List<OldLook> looks = same == null ? b.looks() : newLooks(b, same, faults);
             if (!faults.isEmpty()) {
-                throw new NotFound("the nursery has changed since the preview; look the file through again");
+                throw new NotFound(Messages.text("HistoryRecords.the.nursery.has.changed.since"));
             }
             if (same != null && looks.isEmpty()) {
                 continue;

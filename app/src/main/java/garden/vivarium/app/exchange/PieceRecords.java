@@ -46,7 +46,7 @@ class PieceRecords implements RecordKind {
 
     @Override
     public String words() {
-        return "Readings by piece, of batches that are held";
+        return Messages.text("PieceRecords.readings.by.piece.of.batches");
     }
 
     @Override
@@ -102,7 +102,8 @@ class PieceRecords implements RecordKind {
         for (List<PieceLook> looks : all.values()) {
             keeping.at(done++, all.size());
             String name = looks.get(0).batch();
-            BatchView batch = batches.named(name).orElseThrow(() -> new NotFound("a batch of the file is gone"));
+            BatchView batch = batches.named(name)
+                    .orElseThrow(() -> new NotFound(Messages.text("PieceRecords.a.batch.of.the.file")));
             List<LookCommand> more = newCommands(batch, looks);
             if (more.isEmpty()) {
                 continue;

@@ -40,7 +40,7 @@ class PlaceRecords implements RecordKind {
 
     @Override
     public String words() {
-        return "Places: benches, shelves and sills, in walking order";
+        return Messages.text("PlaceRecords.places.benches.shelves.and.sills");
     }
 
     @Override

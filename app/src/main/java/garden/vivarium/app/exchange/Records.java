@@ -132,7 +132,7 @@ public class Records {
     int keep(UUID id, Progress progress) {
         RecordImport file = file(id);
         if (file.content() == null || imported.existsByImportId(id)) {
-            throw new NotFound("that file is no longer waiting");
+            throw new NotFound(Messages.text("Records.that.file.is.no.longer"));
         }
         RecordKind kind = kind(file.kind());
         Notebook notebook =
@@ -208,10 +208,10 @@ public class Records {
         return kinds.stream()
                 .filter(k -> k.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such kind of file"));
+                .orElseThrow(() -> new NotFound(Messages.text("Records.no.such.kind.of.file")));
     }
 
     private RecordImport file(UUID id) {
-        return imports.findById(id).orElseThrow(() -> new NotFound("that file is no longer waiting"));
+        return imports.findById(id).orElseThrow(() -> new NotFound(Messages.text("Records.that.file.is.no.longer")));
     }
 }

@@ -145,7 +145,7 @@ class RecordsController {
         Resource file = new ClassPathResource("exchange/" + name);
         boolean known = name.matches("(sample|template)-[a-z]+\\.csv") && file.exists();
         if (!known) {
-            throw new NotFound("no such file");
+            throw new NotFound(Messages.text("RecordsController.no.such.file"));
         }
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv"))

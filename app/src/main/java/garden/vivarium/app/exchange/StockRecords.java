@@ -75,7 +75,7 @@ class StockRecords implements RecordKind {
 
     @Override
     public String words() {
-        return "Stock plants: what can be cut, and what it bears";
+        return Messages.text("StockRecords.stock.plants.what.can.be");
     }
 
     @Override

@@ -108,7 +108,7 @@ public class Protocols {
      */
     @Transactional
     public Protocol copy(String key, String name) {
-        Protocol source = current(key).orElseThrow(() -> new NotFound("no such protocol"));
+        Protocol source = current(key).orElseThrow(() -> new NotFound(Messages.text("Protocols.no.such.protocol")));
         String plain = name == null ? "" : name.strip().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
         plain = plain.replaceAll("^-+|-+$", "");
         if (plain.isEmpty() || plain.length() > LONGEST_NAME) {
@@ -162,7 +162,7 @@ public class Protocols {
         versions.findByProtocolKeyOrderByVersionDesc(key).stream()
                 .findFirst()
                 .filter(v -> ProtocolKey.isOwn(key))
-                .orElseThrow(() -> new NotFound("no such protocol of your own"))
+                .orElseThrow(() -> new NotFound(Messages.text("Protocols.no.such.protocol.of.your")))
                 .withdrawn(gone);
     }
 

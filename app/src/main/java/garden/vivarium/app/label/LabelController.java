@@ -79,7 +79,8 @@ class LabelController {
 
     @GetMapping("/stock/{id}/label")
     String ofStock(@PathVariable UUID id, Model model) {
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("LabelController.no.stock.plant")));
         return one(new Row(Kind.STOCK, id, plant.code(), plant.plant().name(), "", 1), "/stock/" + id, model);
     }
 
@@ -177,7 +178,8 @@ class LabelController {
             @RequestParam(defaultValue = "sheet") String to,
             RedirectAttributes redirect) {
         return FormActions.run(redirect, "/labels", () -> {
-            LabelSheet wanted = LabelSheet.named(sheet).orElseThrow(() -> new NotFound("no such sheet"));
+            LabelSheet wanted = LabelSheet.named(sheet)
+                    .orElseThrow(() -> new NotFound(Messages.text("LabelController.no.such.sheet")));
             List<Item> items = new ArrayList<>();
             for (int i = 0; kind != null && i < kind.size(); i++) {
                 int number = number("copies", copies == null || i >= copies.size() ? "" : copies.get(i));

@@ -136,16 +136,22 @@ class Labels {
     public Label of(Kind kind, UUID of, Next next, LocalDate on) {
         return switch (kind) {
             case BATCH -> ofBatch(batch(of), next, on);
-            case STOCK -> ofStock(stock.find(of).orElseThrow(() -> new NotFound("no stock plant")), next, on);
+            case STOCK ->
+                ofStock(
+                        stock.find(of).orElseThrow(() -> new NotFound(Messages.text("Labels.no.stock.plant"))),
+                        next,
+                        on);
             case POTS -> {
-                PottingView pots = batches.potting(of).orElseThrow(() -> new NotFound("no such move"));
+                PottingView pots =
+                        batches.potting(of).orElseThrow(() -> new NotFound(Messages.text("Labels.no.such.move")));
                 yield ofPots(pots, batch(pots.batchId()), next, on);
             }
         };
     }
 
     private BatchView batch(UUID id) {
-        return Optional.ofNullable(batches.ofIds(List.of(id)).get(id)).orElseThrow(() -> new NotFound("no batch"));
+        return Optional.ofNullable(batches.ofIds(List.of(id)).get(id))
+                .orElseThrow(() -> new NotFound(Messages.text("Labels.no.batch")));
     }
 
     /** Where a sheet of this size goes on: the first free label of the one begun last, counted from 0. */
@@ -192,7 +198,7 @@ class Labels {
 
     @Transactional(readOnly = true)
     public LabelPrint print(UUID id) {
-        return prints.findById(id).orElseThrow(() -> new NotFound("no such labels"));
+        return prints.findById(id).orElseThrow(() -> new NotFound(Messages.text("Labels.no.such.labels")));
     }
 
     /** What was printed last, the last first. */

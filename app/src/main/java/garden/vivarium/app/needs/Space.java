@@ -179,14 +179,19 @@ class Space implements Room {
             add(
                     stays,
                     b.placeId(),
-                    new TraySpace.Stay(b.code() + ", potted", from, until, TraySpace.traysOfPots(pots)));
+                    new TraySpace.Stay(
+                            Messages.text("Space.potted", "code", b.code()), from, until, TraySpace.traysOfPots(pots)));
         }
     }
 
     private void planned(PlanView p, StockPlantView from, Map<UUID, List<TraySpace.Stay>> stays) {
         Expected expected = ways.outlook(plans.protocol(p), from).expected(ways.setting(from), plans.startNow(p));
         int pots = (int) Math.round(plans.toCome(p, from, p.aim().due()).alone().mean());
-        stays("plan of " + says.day(p.start().on()), expected, p.start().take(), pots)
+        stays(
+                        Messages.text("Space.plan.of", "day", says.day(p.start().on())),
+                        expected,
+                        p.start().take(),
+                        pots)
                 .forEach(s -> add(stays, from.place().id(), s));
     }
 

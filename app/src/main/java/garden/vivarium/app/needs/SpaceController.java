@@ -2,6 +2,7 @@ package garden.vivarium.app.needs;
 
 import garden.vivarium.app.platform.Figures;
 import garden.vivarium.app.platform.FormActions;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Stock;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -38,7 +39,7 @@ class SpaceController {
     String holds(@PathVariable UUID place, @RequestParam(required = false) String trays, RedirectAttributes next) {
         return FormActions.run(next, "/plan/space", () -> {
             stock.holds(place, Figures.decimal("trays", trays));
-            return "Written down.";
+            return Messages.text("SpaceController.written.down");
         });
     }
 }

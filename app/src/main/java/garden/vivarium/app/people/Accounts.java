@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import java.util.List;
@@ -60,7 +61,7 @@ public class Accounts {
         Membership here = memberships
                 .of(person, current.required())
                 .filter(Membership::isHere)
-                .orElseThrow(() -> new NotFound("no such person"));
+                .orElseThrow(() -> new NotFound(Messages.text("Accounts.no.such.person")));
         return people.findById(person).orElseThrow().view(here.role());
     }
 
@@ -78,7 +79,7 @@ public class Accounts {
      */
     @Transactional
     public void password(UUID person, String wanted) {
-        Person of = people.findById(person).orElseThrow(() -> new NotFound("no such person"));
+        Person of = people.findById(person).orElseThrow(() -> new NotFound(Messages.text("Accounts.no.such.person")));
         of.password(passwords.taken("password", wanted, of.guessedFirst()));
     }
 }

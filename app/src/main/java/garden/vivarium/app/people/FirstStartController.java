@@ -1,6 +1,7 @@
 package garden.vivarium.app.people;
 
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.UnreadableForm;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -62,7 +63,7 @@ class FirstStartController {
             } catch (InvalidField p) {
                 wrong.rejectValue(p.field(), "problem", p.getMessage());
             } catch (DateTimeException e) {
-                wrong.rejectValue("zone", "problem", "That zone is not known; choose one from the list.");
+                wrong.rejectValue("zone", "problem", Messages.text("FirstStartController.that.zone.is.not.known"));
             }
         }
         model.addAttribute("zones", People.zones());

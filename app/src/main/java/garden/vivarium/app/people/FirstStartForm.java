@@ -8,32 +8,32 @@ import jakarta.validation.constraints.Size;
 
 /** What the first-start page asks. */
 record FirstStartForm(
-        @NotBlank(message = "Give the code that the start command prints.")
-        @Size(max = 20, message = "The code has 8 letters and digits.")
+        @NotBlank(message = "{FirstStartForm.give.the.code.that.the}")
+        @Size(max = 20, message = "{FirstStartForm.the.code.has.8.letters}")
         String code,
 
-        @NotBlank(message = "Give the nursery a name.")
-        @Size(max = 120, message = "Shorten the name to 120 characters.")
+        @NotBlank(message = "{FirstStartForm.give.the.nursery.a.name}")
+        @Size(max = 120, message = "{FirstStartForm.shorten.the.name.to.120}")
         String nursery,
 
-        @NotBlank(message = "Choose the time zone.") String zone,
+        @NotBlank(message = "{FirstStartForm.choose.the.time.zone}")
+        String zone,
 
-        @NotNull(message = "Say which half of the globe; it decides the seasons.")
+        @NotNull(message = "{FirstStartForm.say.which.half.of.the}")
         Hemisphere hemisphere,
 
         String currency,
 
-        @NotBlank(message = "Say how you are called.") @Size(max = 80, message = "Shorten the name to 80 characters.")
+        @NotBlank(message = "{FirstStartForm.say.how.you.are.called}")
+        @Size(max = 80, message = "{FirstStartForm.shorten.the.name.to.80}")
         String name,
 
-        @NotBlank(message = "Choose a name to sign in with.")
-        @Pattern(
-                regexp = "[\\p{L}\\p{N}._@-]{2,80}",
-                message = "Use 2 to 80 letters, digits, dots, dashes, underscores or @, without blanks.")
+        @NotBlank(message = "{FirstStartForm.choose.a.name.to.sign}")
+        @Pattern(regexp = "[\\p{L}\\p{N}._@-]{2,80}", message = "{FirstStartForm.use.2.to.80.letters}")
         String signIn,
 
-        @NotBlank(message = "Choose a password of 12 characters or more.")
-        @Size(max = 200, message = "Shorten the password to 200 characters.")
+        @NotBlank(message = "{FirstStartForm.choose.a.password.of.12}")
+        @Size(max = 200, message = "{FirstStartForm.shorten.the.password.to.200}")
         String password) {
 
     static FirstStartForm empty(String zone) {

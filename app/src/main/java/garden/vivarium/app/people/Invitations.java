@@ -181,7 +181,8 @@ public class Invitations {
     @Transactional
     public String accept(UUID id) {
         Row invitation = mine(id);
-        Person me = people.findBySignIn(invitation.signIn()).orElseThrow(() -> new NotFound("no such person"));
+        Person me = people.findBySignIn(invitation.signIn())
+                .orElseThrow(() -> new NotFound(Messages.text("Invitations.no.such.person")));
         settle(invitation, me);
         return nurseries.findById(invitation.nursery()).map(Nursery::name).orElse("");
     }
@@ -197,7 +198,7 @@ public class Invitations {
         return rows(me).stream()
                 .filter(r -> r.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such invitation"));
+                .orElseThrow(() -> new NotFound(Messages.text("Invitations.no.such.invitation")));
     }
 
     private void settle(Row invitation, Person person) {
@@ -277,7 +278,8 @@ public class Invitations {
      */
     @Transactional
     public void takeUp(String token, String password) {
-        Row invitation = linked(token).orElseThrow(() -> new NotFound("that link is used, or too old"));
+        Row invitation =
+                linked(token).orElseThrow(() -> new NotFound(Messages.text("Invitations.that.link.is.used.or")));
         if (people.findBySignIn(invitation.signIn()).isPresent()) {
             throw new InvalidField("password", Messages.text("Invitations.sign.in"));
         }

@@ -8,19 +8,19 @@ import jakarta.validation.constraints.Size;
 
 /** Somebody to be let in. */
 record NewPersonForm(
-        @NotBlank(message = "Say how they are called.") @Size(max = 80, message = "Shorten the name to 80 characters.")
+        @NotBlank(message = "{NewPersonForm.say.how.they.are.called}")
+        @Size(max = 80, message = "{NewPersonForm.shorten.the.name.to.80}")
         String name,
 
-        @NotBlank(message = "Choose a name for them to sign in with.")
-        @Pattern(
-                regexp = "[\\p{L}\\p{N}._@-]{2,80}",
-                message = "Use 2 to 80 letters, digits, dots, dashes, underscores or @, without blanks.")
+        @NotBlank(message = "{NewPersonForm.choose.a.name.for.them}")
+        @Pattern(regexp = "[\\p{L}\\p{N}._@-]{2,80}", message = "{NewPersonForm.use.2.to.80.letters}")
         String signIn,
 
-        @Size(max = 200, message = "Shorten the password to 200 characters.")
+        @Size(max = 200, message = "{NewPersonForm.shorten.the.password.to.200}")
         String password,
 
-        @NotNull(message = "Say what they may do.") Role role) {
+        @NotNull(message = "{NewPersonForm.say.what.they.may.do}")
+        Role role) {
 
     static final NewPersonForm EMPTY = new NewPersonForm(null, null, null, Role.GROWER);
 }

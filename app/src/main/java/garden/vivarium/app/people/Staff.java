@@ -104,7 +104,7 @@ class Staff {
         Membership there = memberships
                 .of(me.id(), nursery)
                 .filter(Membership::isHere)
-                .orElseThrow(() -> new NotFound("no such nursery"));
+                .orElseThrow(() -> new NotFound(Messages.text("Staff.no.such.nursery")));
         refuseLastOwner(there);
         there.leave(clock.instant());
         changes.publishEvent(new StaffChanged(StaffChanged.What.LEFT, said(me, there.role()), nursery, null));
@@ -150,7 +150,7 @@ class Staff {
 
     private Person me() {
         UUID id = current.person().map(SignedIn::personId).orElseThrow();
-        return people.findById(id).orElseThrow(() -> new NotFound("no such person"));
+        return people.findById(id).orElseThrow(() -> new NotFound(Messages.text("Staff.no.such.person")));
     }
 
     private void signOutBut(Person person, String kept) {
@@ -163,6 +163,6 @@ class Staff {
         return memberships
                 .of(person, current.required())
                 .filter(Membership::isHere)
-                .orElseThrow(() -> new NotFound("no such person"));
+                .orElseThrow(() -> new NotFound(Messages.text("Staff.no.such.person")));
     }
 }

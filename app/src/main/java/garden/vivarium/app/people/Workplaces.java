@@ -80,7 +80,7 @@ public class Workplaces {
         Membership there = memberships
                 .of(me.id(), nursery)
                 .filter(Membership::isHere)
-                .orElseThrow(() -> new NotFound("no such nursery"));
+                .orElseThrow(() -> new NotFound(Messages.text("Workplaces.no.such.nursery")));
         me.worksIn(nursery);
         return me.signedIn(there.role()).withoutHash();
     }
@@ -179,6 +179,6 @@ public class Workplaces {
         return current.person()
                 .map(SignedIn::personId)
                 .flatMap(people::findById)
-                .orElseThrow(() -> new NotFound("no such person"));
+                .orElseThrow(() -> new NotFound(Messages.text("Workplaces.no.such.person")));
     }
 }

@@ -172,7 +172,8 @@ class PhotoController {
             @RequestParam(required = false) UUID left,
             @RequestParam(required = false) UUID right,
             Model model) {
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("PhotoController.no.stock.plant")));
         model.addAttribute("subject", plant.code() + " " + plant.plant().name());
         model.addAttribute("back", "/stock/" + id);
         return compare(photos.ofStock(id), left, right, model);

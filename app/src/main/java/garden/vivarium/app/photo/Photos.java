@@ -2,6 +2,7 @@ package garden.vivarium.app.photo;
 
 import garden.vivarium.app.batch.BatchBook;
 import garden.vivarium.app.platform.InvalidField;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.stock.Stock;
 import java.time.LocalDate;
@@ -58,7 +59,7 @@ public class Photos {
 
     PhotoView ofStock(UUID id, UUID clientId, LocalDate day, String note, PictureDesk.File file) {
         if (stock.find(id).isEmpty()) {
-            throw new NotFound("no stock plant");
+            throw new NotFound(Messages.text("Photos.no.stock.plant"));
         }
         return keep(new Album.Entry(Photo.Kind.STOCK, id, clientId, day, note), file);
     }
@@ -82,14 +83,14 @@ public class Photos {
     public void correct(UUID id, LocalDate day, String note) {
         album.refuseDay(day);
         photos.findById(id)
-                .orElseThrow(() -> new NotFound("no such photograph"))
+                .orElseThrow(() -> new NotFound(Messages.text("Photos.no.such.photograph")))
                 .correct(day, Album.said(note));
     }
 
     /** The page of what a photograph is of. */
     @Transactional(readOnly = true)
     public String page(UUID id) {
-        return page(photos.findById(id).orElseThrow(() -> new NotFound("no such photograph")));
+        return page(photos.findById(id).orElseThrow(() -> new NotFound(Messages.text("Photos.no.such.photograph"))));
     }
 
     private String page(Photo photo) {
@@ -119,14 +120,15 @@ public class Photos {
     /** The picture of a photograph, as JPEG. */
     @Transactional(readOnly = true)
     public byte[] picture(UUID id, boolean large) {
-        PhotoFile file = files.findByPhotoId(id).orElseThrow(() -> new NotFound("no such photograph"));
+        PhotoFile file =
+                files.findByPhotoId(id).orElseThrow(() -> new NotFound(Messages.text("Photos.no.such.photograph")));
         return large ? file.large() : file.small();
     }
 
     /** Takes a photograph away for good, and answers the page of what it was of. */
     @Transactional
     public String remove(UUID id) {
-        Photo photo = photos.findById(id).orElseThrow(() -> new NotFound("no such photograph"));
+        Photo photo = photos.findById(id).orElseThrow(() -> new NotFound(Messages.text("Photos.no.such.photograph")));
         files.findByPhotoId(id).ifPresent(files::delete);
         photos.delete(photo);
         return page(photo);

@@ -101,7 +101,7 @@ class PlanController {
                     return "redirect:/plan#waiting";
                 }
                 if (split) {
-                    next.addFlashAttribute("said", "Both halves are committed; each starts on its own day.");
+                    next.addFlashAttribute("said", Messages.text("PlanController.both.halves.are.committed.each"));
                     return "redirect:/plan#waiting";
                 }
                 boolean promised = form.forWhom() != null && !form.forWhom().isBlank();

@@ -14,48 +14,48 @@ import java.util.UUID;
  * {@code replaces} is a plan that this one stands for from now on, or null; {@code have} is what there is beyond the count, for which
  * {@code reason} holds a word, or null; {@code until} says what plants are to be by the day due, or null. */
 public record PlanForm(
-        @NotNull(message = "Choose the stock plant.") UUID stock,
+        @NotNull(message = "{PlanForm.choose.the.stock.plant}")
+        UUID stock,
 
-        @NotNull(message = "Say how many young plants are wanted.")
-        @Min(value = 1, message = "Give 1 or more young plants.")
-        @Max(
-                value = Limits.MOST_YOUNG_PLANTS,
-                message = "Give at most 5,000 young plants; make several plans for more.")
+        @NotNull(message = "{PlanForm.say.how.many.young.plants}")
+        @Min(value = 1, message = "{PlanForm.give.1.or.more.young}")
+        @Max(value = Limits.MOST_YOUNG_PLANTS, message = "{PlanForm.give.at.most.5.000}")
         Integer wanted,
 
-        @Min(value = 1, message = "A pot has 1 piece or more.")
-        @Max(value = 50, message = "Give at most 50 pieces to a pot.")
+        @Min(value = 1, message = "{PlanForm.a.pot.has.1.piece}")
+        @Max(value = 50, message = "{PlanForm.give.at.most.50.pieces}")
         Integer perPot,
 
-        @NotNull(message = "Say by when.") LocalDate due,
+        @NotNull(message = "{PlanForm.say.by.when}") LocalDate due,
 
-        @NotNull(message = "Say how sure it must be.")
-        @Min(value = 50, message = "Ask for 50% or more; less is a coin toss.")
-        @Max(value = 99, message = "Nothing that grows is 100% sure; ask for 99% at most.")
+        @NotNull(message = "{PlanForm.say.how.sure.it.must}")
+        @Min(value = 50, message = "{PlanForm.ask.for.50.or.more}")
+        @Max(value = 99, message = "{PlanForm.nothing.that.grows.is.100}")
         Integer sure,
 
         LocalDate start,
         String way,
 
-        @Min(value = 1, message = "Take 1 piece or more.")
-        @Max(value = Limits.MOST_PIECES, message = "Take at most 2,000 pieces; make several plans for more.")
+        @Min(value = 1, message = "{PlanForm.take.1.piece.or.more}")
+        @Max(value = Limits.MOST_PIECES, message = "{PlanForm.take.at.most.2.000}")
         Integer take,
 
-        @Size(max = 300, message = "Shorten the reason to 300 characters.")
+        @Size(max = 300, message = "{PlanForm.shorten.the.reason.to.300}")
         String reason,
 
-        @Size(max = 120, message = "Shorten the name to 120 characters.")
+        @Size(max = 120, message = "{PlanForm.shorten.the.name.to.120}")
         String forWhom,
 
         String with,
 
-        @Min(value = 0, message = "Give 0 days or more.") @Max(value = 365, message = "Give at most 365 days.")
+        @Min(value = 0, message = "{PlanForm.give.0.days.or.more}")
+        @Max(value = 365, message = "{PlanForm.give.at.most.365.days}")
         Integer later,
 
         UUID replaces,
 
-        @Min(value = 1, message = "Give 1 piece or more.")
-        @Max(value = Limits.MOST_PIECES, message = "Give at most 2,000 pieces.")
+        @Min(value = 1, message = "{PlanForm.give.1.piece.or.more}")
+        @Max(value = Limits.MOST_PIECES, message = "{PlanForm.give.at.most.2.000}")
         Integer have,
 
         DayAsked until) {

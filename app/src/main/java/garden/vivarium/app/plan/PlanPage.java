@@ -84,7 +84,7 @@ class PlanPage {
         Optional<StockPlantView> plant =
                 all.stream().filter(s -> s.id().equals(form.stock())).findFirst();
         if (asked && form.stock() != null && plant.isEmpty()) {
-            wrong.rejectValue("stock", "problem", "That stock plant is not here; choose one from the list.");
+            wrong.rejectValue("stock", "problem", Messages.text("PlanPage.that.stock.plant.is.not"));
         }
         plant.ifPresent(p -> model.addAttribute("plant", p));
         if (!asked) {

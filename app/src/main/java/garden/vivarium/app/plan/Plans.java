@@ -259,7 +259,7 @@ public class Plans {
 
     @Transactional(readOnly = true)
     PlanView find(UUID id) {
-        return plans.findById(id).map(Plan::view).orElseThrow(() -> new NotFound("no such plan"));
+        return plans.findById(id).map(Plan::view).orElseThrow(() -> new NotFound(Messages.text("Plans.no.such.plan")));
     }
 
     /** Plans that have not been stuck yet, by the day to start. */
@@ -367,7 +367,7 @@ public class Plans {
 
     /** The plan, for whoever changes it; whoever saw another state of it is told. */
     private Plan toChange(UUID id) {
-        Plan plan = plans.findById(id).orElseThrow(() -> new NotFound("no such plan"));
+        Plan plan = plans.findById(id).orElseThrow(() -> new NotFound(Messages.text("Plans.no.such.plan")));
         seen.check(plan.mark(), plan.version(), () -> {
             PlanView now = plan.view();
             return switch (now.standing().state()) {

@@ -87,7 +87,7 @@ class StickController {
         PlanView plan = plans.find(id);
         StockPlantView plant = stock.find(plan.stockPlantId()).orElseThrow();
         if (!form.set().later() && form.set().stuckOn() == null) {
-            wrong.rejectValue("set.stuckOn", "problem", "Say when they were stuck, or that they dry first.");
+            wrong.rejectValue("set.stuckOn", "problem", Messages.text("StickController.say.when.they.were.stuck"));
         }
         if (!wrong.hasErrors()) {
             try {

@@ -40,13 +40,15 @@ record StickForm(
 
     /** When how many were cut and, of divisions, how many growths, crowns or bulbs went with each. */
     record Cut(
-            @NotNull(message = "Say when they were cut.") LocalDate takenOn,
+            @NotNull(message = "{StickForm.say.when.they.were.cut}")
+            LocalDate takenOn,
 
-            @NotNull(message = "Say how many were cut.") @Min(value = 1, message = "Cut 1 piece or more.")
+            @NotNull(message = "{StickForm.say.how.many.were.cut}")
+            @Min(value = 1, message = "{StickForm.cut.1.piece.or.more}")
             Integer taken,
 
-            @Min(value = 1, message = "A division has 1 growth, crown or bulb or more.")
-            @Max(value = 50, message = "Give at most 50 growths, crowns or bulbs to a division.")
+            @Min(value = 1, message = "{StickForm.a.division.has.1.growth}")
+            @Max(value = 50, message = "{StickForm.give.at.most.50.growths}")
             Integer each) {}
 
     /** When how many were stuck; {@code later} means that wounds dry first and day 0 is still to come. */
@@ -54,22 +56,23 @@ record StickForm(
 
     /** Where it stands. */
     record Stands(
-            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            @NotBlank(message = "{StickForm.say.where.it.stands}")
+            @Size(max = 80, message = "{StickForm.shorten.the.place.to.80}")
             String place) {}
 
     /** What it stands in; {@code cells} that pieces stand in cells of a tray. */
     record Tray(
             boolean cells,
 
-            @Min(value = 1, message = "A tray has 1 row or more.")
-            @Max(value = 60, message = "A tray has at most 60 rows.")
+            @Min(value = 1, message = "{StickForm.a.tray.has.1.row}")
+            @Max(value = 60, message = "{StickForm.a.tray.has.at.most}")
             Integer rows,
 
-            @Min(value = 1, message = "A tray has 1 column or more.")
-            @Max(value = 60, message = "A tray has at most 60 columns.")
+            @Min(value = 1, message = "{StickForm.a.tray.has.1.column}")
+            @Max(value = 60, message = "{StickForm.a.tray.has.at.most.2}")
             Integer columns,
 
-            @Size(max = 80, message = "Shorten the vessel to 80 characters.")
+            @Size(max = 80, message = "{StickForm.shorten.the.vessel.to.80}")
             Prose vessel) {}
 
     /**
@@ -82,14 +85,14 @@ record StickForm(
      * @param sameDay it is said that wounds dried though the pieces were stuck on the day they were cut
      */
     record Done(
-            @NotBlank(message = "Say what they root in.")
-            @Size(max = 80, message = "Shorten the medium to 80 characters.")
+            @NotBlank(message = "{StickForm.say.what.they.root.in}")
+            @Size(max = 80, message = "{StickForm.shorten.the.medium.to.80}")
             String medium,
 
             Boolean ownMedium,
             List<String> treatment,
 
-            @Size(max = 200, message = "Shorten the treatments to 200 characters.")
+            @Size(max = 200, message = "{StickForm.shorten.the.treatments.to.200}")
             String more,
 
             Boolean sameDay) {
@@ -116,23 +119,25 @@ record StickForm(
     record Piece(
             StockState stockState,
 
-            @Size(max = 60, message = "Shorten the kind of piece to 60 characters.")
+            @Size(max = 60, message = "{StickForm.shorten.the.kind.of.piece}")
             String pieceKind,
 
             @InUnit(value = Unit.MILLIMETRE, least = 1, most = Limits.LONGEST_PIECE_MM)
             Integer lengthMm,
 
-            @Min(value = 0, message = "Nodes: 0 or more.") @Max(value = 100, message = "Nodes: at most 100.")
+            @Min(value = 0, message = "{StickForm.nodes.0.or.more}")
+            @Max(value = 100, message = "{StickForm.nodes.at.most.100}")
             Integer nodes,
 
             boolean rootedOnDay0) {}
 
     /** What is thought of it, and how long it took. */
     record Guessed(
-            @Min(value = 0, message = "A hunch is 0 or more.")
+            @Min(value = 0, message = "{StickForm.a.hunch.is.0.or}")
             Integer hunch,
 
-            @Min(value = 0, message = "Minutes: 0 or more.") @Max(value = 6000, message = "Minutes: at most 6,000.")
+            @Min(value = 0, message = "{StickForm.minutes.0.or.more}")
+            @Max(value = 6000, message = "{StickForm.minutes.at.most.6.000}")
             Integer minutes) {}
 
     /** What a grower may do beside or instead of the protocol, in one touch each. */

@@ -182,7 +182,7 @@ public class Promises {
     /** Lets go of what a promise draws on and has not been given. */
     @Transactional
     public String letGo(UUID claim) {
-        Claim found = claims.findById(claim).orElseThrow(() -> new NotFound("no such share"));
+        Claim found = claims.findById(claim).orElseThrow(() -> new NotFound(Messages.text("Promises.no.such.share")));
         int freed = found.plants() - found.given();
         found.letGo();
         return Messages.text("Promises.free.again", "freed", freed);
@@ -195,7 +195,7 @@ public class Promises {
      */
     @Transactional
     public String give(UUID claim, Integer plants) {
-        Claim from = claims.findById(claim).orElseThrow(() -> new NotFound("no such share"));
+        Claim from = claims.findById(claim).orElseThrow(() -> new NotFound(Messages.text("Promises.no.such.share")));
         Promise promise = toChange(from.promiseId());
         int owed = promise.view().owed();
         if (plants == null || plants < 1 || plants > owed) {
@@ -269,7 +269,8 @@ public class Promises {
     @Transactional
     public PlanView topUp(UUID id) {
         toChange(id);
-        PlantPromises.Judged judged = book.judged(id).orElseThrow(() -> new NotFound("no such promise"));
+        PlantPromises.Judged judged =
+                book.judged(id).orElseThrow(() -> new NotFound(Messages.text("Promises.no.such.promise")));
         TopUps.Advice advice = judged.advice()
                 .orElseThrow(() -> new InvalidField(
                         "promise",
@@ -332,7 +333,7 @@ public class Promises {
     }
 
     private Promise find(UUID id) {
-        return promises.findById(id).orElseThrow(() -> new NotFound("no such promise"));
+        return promises.findById(id).orElseThrow(() -> new NotFound(Messages.text("Promises.no.such.promise")));
     }
 
     /** The promise, for whoever changes it; whoever saw another state of it is told. */

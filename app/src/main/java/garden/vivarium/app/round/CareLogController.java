@@ -90,7 +90,9 @@ class CareLogController {
                 vessels.inVesselOf(batches.entry(of == null ? "" : of).batch()).stream()
                         .map(RoundWork::subject)
                         .toList();
-            case STOCK -> List.of(subject(stock.find(id(of)).orElseThrow(() -> new NotFound("no stock plant"))));
+            case STOCK ->
+                List.of(subject(stock.find(id(of))
+                        .orElseThrow(() -> new NotFound(Messages.text("CareLogController.no.stock.plant")))));
             case PLACE, ALL -> standing(scope == Scope.ALL ? null : place);
         };
         if (found.isEmpty()) {
@@ -119,7 +121,7 @@ class CareLogController {
         try {
             return UUID.fromString(text == null ? "" : text);
         } catch (IllegalArgumentException e) {
-            throw new NotFound("no stock plant");
+            throw new NotFound(Messages.text("CareLogController.no.stock.plant"));
         }
     }
 }

@@ -129,7 +129,7 @@ sealed interface Item {
      * Something that is no batch's task: care that is due, a stock plant to see to, a promise at risk.
      *
      * @param place where
-     * @param verb in a word
+     * @param verb what is asked
      * @param subject what it concerns
      * @param what in words
      * @param why the reason
@@ -138,7 +138,7 @@ sealed interface Item {
      */
     record OtherTask(
             PlaceView place,
-            String verb,
+            Verb verb,
             Subject subject,
             String what,
             String why,
@@ -153,7 +153,7 @@ sealed interface Item {
 
         @Override
         public String key() {
-            return verb + " " + subject.address();
+            return verb.code() + " " + subject.address();
         }
 
         @Override

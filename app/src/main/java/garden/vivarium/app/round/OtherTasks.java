@@ -4,6 +4,7 @@ import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.care.CareView;
 import garden.vivarium.app.care.Outcome;
 import garden.vivarium.app.plan.TopUps;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.promise.PlantPromises;
@@ -91,7 +92,7 @@ class OtherTasks {
                 p.due());
         return new OtherTask(
                 place,
-                "Promise",
+                Verb.PROMISE,
                 new Subject(p.who(), "/promises#p-" + p.id(), p.plant()),
                 words.say("round.promise.at.risk", "owed", p.owed()),
                 stands + " " + advice.map(a -> topUp(p, a)).orElseGet(() -> words.say("round.promise.too.late")),
@@ -101,8 +102,8 @@ class OtherTasks {
                                         words.say("round.promise.stick", "take", a.take()),
                                         "/promises/" + p.id() + "/top-up",
                                         Map.of()),
-                                Action.go("See", "/promises#p-" + p.id())))
-                        .orElseGet(() -> List.of(Action.go("See", "/promises#p-" + p.id()))));
+                                Action.go(Messages.text("OtherTasks.see"), "/promises#p-" + p.id())))
+                        .orElseGet(() -> List.of(Action.go(Messages.text("OtherTasks.see"), "/promises#p-" + p.id()))));
     }
 
     private String topUp(PromiseView p, TopUps.Advice a) {
@@ -125,7 +126,7 @@ class OtherTasks {
         boolean against = c.trouble().cause() != null;
         return new OtherTask(
                 places.get(c.subject().place()),
-                c.act() == null ? "Treat" : "Again",
+                c.act() == null ? Verb.TREAT : Verb.AGAIN,
                 new Subject(
                         c.subject().code(),
                         // Each by itself, so that one put off leaves the others.
@@ -143,15 +144,15 @@ class OtherTasks {
                         c.days().due()),
                 day.isAfter(c.days().due().plusDays(DAYS_UNTIL_PRESSING)),
                 List.of(
-                        Action.send("Done", "/care/" + c.id() + "/done", Map.of()),
-                        Action.send("No more", "/care/" + c.id() + "/no-more", Map.of())));
+                        Action.send(Messages.text("OtherTasks.done"), "/care/" + c.id() + "/done", Map.of()),
+                        Action.send(Messages.text("OtherTasks.no.more"), "/care/" + c.id() + "/no-more", Map.of())));
     }
 
     private OtherTask judge(CareView c, Map<UUID, PlaceView> places) {
         String address = "/care/" + c.id() + "/outcome";
         return new OtherTask(
                 places.get(c.subject().place()),
-                "Worked?",
+                Verb.WORKED,
                 new Subject(c.subject().code(), c.subject().sheet() + "#care-" + c.id(), ""),
                 c.what(),
                 c.trouble().cause() == null
@@ -165,9 +166,11 @@ class OtherTasks {
                                 c.trouble().cause().toLowerCase(Locale.ROOT)),
                 false,
                 List.of(
-                        Action.send("Worked", address, Map.of("outcome", Outcome.WORKED.name())),
-                        Action.send("Partly", address, Map.of("outcome", Outcome.PARTLY.name())),
-                        Action.send("Not", address, Map.of("outcome", Outcome.NOT.name()))));
+                        Action.send(
+                                Messages.text("OtherTasks.worked"), address, Map.of("outcome", Outcome.WORKED.name())),
+                        Action.send(
+                                Messages.text("OtherTasks.partly"), address, Map.of("outcome", Outcome.PARTLY.name())),
+                        Action.send(Messages.text("OtherTasks.not"), address, Map.of("outcome", Outcome.NOT.name()))));
     }
 
     private Optional<OtherTask> quarantine(StockPlantView s, LocalDate day) {
@@ -176,10 +179,10 @@ class OtherTasks {
         }
         return Optional.of(of(
                 s,
-                "Lift",
+                Verb.LIFT,
                 words.say("round.lift"),
                 words.say("round.lift.why", "until", s.quarantineUntil()),
-                List.of(Action.send("Lift it", "/stock/" + s.id() + "/lift", Map.of()))));
+                List.of(Action.send(Messages.text("OtherTasks.lift.it"), "/stock/" + s.id() + "/lift", Map.of()))));
     }
 
     private Optional<OtherTask> asleep(StockPlantView s, LocalDate seen, LocalDate day) {
@@ -192,14 +195,14 @@ class OtherTasks {
         String address = "/stock/" + s.id() + "/woken";
         return Optional.of(of(
                 s,
-                "Woken?",
+                Verb.WOKEN,
                 words.say("round.woken"),
                 seen == null
                         ? words.say("round.woken.never.why")
                         : words.say("round.woken.why", "ago", says.away(seen)),
                 List.of(
-                        Action.send("Not yet", address, Map.of("notYet", "true")),
-                        Action.send("It has woken", address, Map.of()))));
+                        Action.send(Messages.text("OtherTasks.not.yet"), address, Map.of("notYet", "true")),
+                        Action.send(Messages.text("OtherTasks.it.has.woken"), address, Map.of()))));
     }
 
     private Optional<OtherTask> dyingFlower(StockPlantView s, LocalDate seen, LocalDate day) {
@@ -209,12 +212,12 @@ class OtherTasks {
         return ask
                 ? Optional.of(of(
                         s,
-                        "Offsets",
+                        Verb.OFFSETS,
                         words.say("round.offsets"),
                         words.say("round.offsets.why"),
                         List.of(
-                                Action.go("Plan", "/plan?stock=" + s.id()),
-                                Action.go("Look", "/stock/" + s.id() + "#look"))))
+                                Action.go(Messages.text("OtherTasks.plan"), "/plan?stock=" + s.id()),
+                                Action.go(Messages.text("OtherTasks.look"), "/stock/" + s.id() + "#look"))))
                 : Optional.empty();
     }
 
@@ -231,7 +234,7 @@ class OtherTasks {
         return tell
                 ? Optional.of(of(
                         s,
-                        "Cut?",
+                        Verb.CUT,
                         words.say("round.rested", "may", may.get()),
                         words.say(
                                 "round.rested.why",
@@ -242,12 +245,13 @@ class OtherTasks {
                                 "pieces",
                                 s.piecesNow()),
                         List.of(
-                                Action.send("Seen", "/stock/" + s.id() + "/rest-seen", Map.of()),
-                                Action.go("Plan", "/plan?stock=" + s.id()))))
+                                Action.send(
+                                        Messages.text("OtherTasks.seen"), "/stock/" + s.id() + "/rest-seen", Map.of()),
+                                Action.go(Messages.text("OtherTasks.plan"), "/plan?stock=" + s.id()))))
                 : Optional.empty();
     }
 
-    private static OtherTask of(StockPlantView s, String verb, String what, String why, List<Action> actions) {
+    private static OtherTask of(StockPlantView s, Verb verb, String what, String why, List<Action> actions) {
         return new OtherTask(
                 s.place(),
                 verb,

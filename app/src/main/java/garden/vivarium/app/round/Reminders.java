@@ -123,7 +123,7 @@ class Reminders {
     }
 
     private Reminder of(UUID id) {
-        return reminders.findById(id).orElseThrow(() -> new NotFound("no such reminder"));
+        return reminders.findById(id).orElseThrow(() -> new NotFound(Messages.text("Reminders.no.such.reminder")));
     }
 
     /**
@@ -187,7 +187,7 @@ class Reminders {
             if (now && places.containsKey(r.placeId())) {
                 due.add(new Item.OtherTask(
                         places.get(r.placeId()),
-                        "Remember",
+                        Verb.REMEMBER,
                         new Item.Subject(
                                 batch.map(BatchView::code).orElse(""),
                                 // Each by itself, so that one put off leaves the others.
@@ -203,7 +203,10 @@ class Reminders {
                                         r.event().words())
                                 : words.say("round.remember.day", "who", r.personName(), "on", r.dueOn()),
                         false,
-                        List.of(Item.Action.send("Done", "/round/reminders/" + r.getId() + "/done", Map.of()))));
+                        List.of(Item.Action.send(
+                                Messages.text("Reminders.done"),
+                                "/round/reminders/" + r.getId() + "/done",
+                                Map.of()))));
             }
         }
         return due;

@@ -148,7 +148,7 @@ class RoundController {
     String backToday(@RequestParam(defaultValue = "") List<String> item, RedirectAttributes next) {
         return FormActions.run(next, "/round", () -> {
             putOffs.backToday(item);
-            return "It stands in the round again.";
+            return Messages.text("RoundController.it.stands.in.the.round");
         });
     }
 
@@ -162,7 +162,7 @@ class RoundController {
             RedirectAttributes next) {
         return FormActions.run(next, "/round", () -> {
             reminders.add(what, on, code, event, place);
-            return "The round will say so.";
+            return Messages.text("RoundController.the.round.will.say.so");
         });
     }
 
@@ -174,7 +174,7 @@ class RoundController {
             RedirectAttributes next) {
         return FormActions.run(next, "/round#remind", () -> {
             reminders.change(id, what, on);
-            return "The round will say so.";
+            return Messages.text("RoundController.the.round.will.say.so");
         });
     }
 

@@ -102,13 +102,14 @@ class Rounds {
         air.now()
                 .forEach(a -> due.add(new Item.OtherTask(
                         a.place(),
-                        "Air",
+                        Verb.AIR,
                         new Item.Subject("", "/benches/air/" + a.place().id() + "#" + a.key(), ""),
                         a.what(),
                         a.why(),
                         a.pressing(),
                         List.of(Item.Action.go(
-                                "See", "/benches/air/" + a.place().id())))));
+                                Messages.text("Rounds.see"),
+                                "/benches/air/" + a.place().id())))));
         Map<String, PutOffs.Off> off = putOffs.later(day);
         List<Round.Later> later = due.stream()
                 .filter(i -> off.containsKey(PutOffs.named(i)))

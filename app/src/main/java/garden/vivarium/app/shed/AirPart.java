@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Warmth;
@@ -20,25 +21,28 @@ import org.springframework.validation.Errors;
  * @param base warmth from below
  */
 record AirPart(
-        @NotBlank(message = "Say whether it is covered.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{AirPart.say.whether.it.is.covered}")
+        @Size(max = 200, message = "{AirPart.shorten.it.to.200.characters}")
         String cover,
 
         @Valid List<SpellPart> warmth,
 
         @Valid SpellPart base,
 
-        @Size(max = 200, message = "Shorten it to 200 characters.")
+        @Size(max = 200, message = "{AirPart.shorten.it.to.200.characters}")
         Prose remark,
 
-        @NotBlank(message = "Say how humid.") @Size(max = 100, message = "Shorten it to 100 characters.")
+        @NotBlank(message = "{AirPart.say.how.humid}")
+        @Size(max = 100, message = "{AirPart.shorten.it.to.100.characters}")
         String humidity,
 
-        @NotBlank(message = "Say how light.") @Size(max = 100, message = "Shorten it to 100 characters.")
+        @NotBlank(message = "{AirPart.say.how.light}")
+        @Size(max = 100, message = "{AirPart.shorten.it.to.100.characters}")
         String light,
 
-        @NotNull(message = "Say how many hours of lamps; 0 for none.")
-        @Min(value = 0, message = "0 hours or more.")
-        @Max(value = 24, message = "At most 24 hours.")
+        @NotNull(message = "{AirPart.say.how.many.hours.of}")
+        @Min(value = 0, message = "{AirPart.0.hours.or.more}")
+        @Max(value = 24, message = "{AirPart.at.most.24.hours}")
         Integer lampHours) {
 
     private static final int SPELLS = 2;
@@ -73,7 +77,7 @@ record AirPart(
         base.refuseDisorder(wrong);
         wrong.popNestedPath();
         if (warmth.stream().allMatch(s -> s.from() == null) && words().isBlank()) {
-            wrong.rejectValue("remark", "problem", "Say how warm: in figures, or in words, as “outdoors”.");
+            wrong.rejectValue("remark", "problem", Messages.text("AirPart.say.how.warm.in.figures"));
         }
     }
 

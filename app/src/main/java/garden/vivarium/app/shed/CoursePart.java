@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -26,12 +27,13 @@ record CoursePart(
 
         @Valid List<StagePart> stages,
 
-        @NotNull(message = "Say how many days a ready piece may stand.")
-        @Min(value = 1, message = "1 day or more.")
-        @Max(value = 1000, message = "At most 1,000 days.")
+        @NotNull(message = "{CoursePart.say.how.many.days.a}")
+        @Min(value = 1, message = "{CoursePart.1.day.or.more}")
+        @Max(value = 1000, message = "{CoursePart.at.most.1.000.days}")
         Integer tooLong,
 
-        @Min(value = 1, message = "1 day or more, or leave it empty.") @Max(value = 365, message = "At most 365 days.")
+        @Min(value = 1, message = "{CoursePart.1.day.or.more.or}")
+        @Max(value = 365, message = "{CoursePart.at.most.365.days}")
         Integer inTurn) {
 
     CoursePart {
@@ -59,7 +61,7 @@ record CoursePart(
             refuseFirstSign(wrong);
         }
         if (stages.size() != before.stages().size()) {
-            wrong.rejectValue("stages", "problem", "Days of a stage are 1 to 730; give them all.");
+            wrong.rejectValue("stages", "problem", Messages.text("CoursePart.days.of.a.stage.are"));
             return;
         }
         for (int i = 0; i < stages.size(); i++) {
@@ -71,13 +73,13 @@ record CoursePart(
 
     private void refuseFirstSign(Errors wrong) {
         if (firstSign == null) {
-            wrong.rejectValue("firstSign", "problem", "Say how first sign is told.");
+            wrong.rejectValue("firstSign", "problem", Messages.text("CoursePart.say.how.first.sign.is"));
             return;
         }
         wrong.pushNestedPath("firstSign");
         firstSign.refuseDisorder(wrong);
         if (firstSign.from() != null && ready.from() != null && firstSign.from() >= ready.from()) {
-            wrong.rejectValue("from", "problem", "First sign comes before ready; give an earlier day.");
+            wrong.rejectValue("from", "problem", Messages.text("CoursePart.first.sign.comes.before.ready"));
         }
         wrong.popNestedPath();
     }

@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.OutputRatio;
 import garden.vivarium.core.guide.Protocol;
 import jakarta.validation.constraints.Max;
@@ -17,27 +18,27 @@ import org.springframework.validation.Errors;
  * @param output chances in per cent of one, two, three… young plants of a ready piece, as "55, 30, 15"
  */
 record FiguresPart(
-        @NotNull(message = "Say what share becomes ready.")
-        @Min(value = 5, message = "A rate of 5% or more.")
-        @Max(value = 99, message = "A rate of 99% at most.")
+        @NotNull(message = "{FiguresPart.say.what.share.becomes.ready}")
+        @Min(value = 5, message = "{FiguresPart.a.rate.of.5.or}")
+        @Max(value = 99, message = "{FiguresPart.a.rate.of.99.at}")
         Integer rate,
 
-        @NotNull(message = "Say what share of potted pieces settle.")
-        @Min(value = 5, message = "5% or more.")
-        @Max(value = 100, message = "100% at most.")
+        @NotNull(message = "{FiguresPart.say.what.share.of.potted}")
+        @Min(value = 5, message = "{FiguresPart.5.or.more}")
+        @Max(value = 100, message = "{FiguresPart.100.at.most}")
         Integer establishRate,
 
-        @NotNull(message = "Say after how many days they have settled.")
-        @Min(value = 0, message = "0 days or more.")
-        @Max(value = 365, message = "At most 365 days.")
+        @NotNull(message = "{FiguresPart.say.after.how.many.days}")
+        @Min(value = 0, message = "{FiguresPart.0.days.or.more}")
+        @Max(value = 365, message = "{FiguresPart.at.most.365.days}")
         Integer establishDays,
 
-        @NotBlank(message = "Say how many young plants a ready piece gives, as “100” for one.")
+        @NotBlank(message = "{FiguresPart.say.how.many.young.plants}")
         String output,
 
-        @NotNull(message = "Say how many minutes ten pieces take.")
-        @Min(value = 1, message = "1 minute or more.")
-        @Max(value = 600, message = "At most 600 minutes.")
+        @NotNull(message = "{FiguresPart.say.how.many.minutes.ten}")
+        @Min(value = 1, message = "{FiguresPart.1.minute.or.more}")
+        @Max(value = 600, message = "{FiguresPart.at.most.600.minutes}")
         Integer minutesPerTen) {
 
     private static final int MOST_YOUNG_PLANTS = 12;
@@ -59,10 +60,7 @@ record FiguresPart(
 
     void refuseDisorder(Errors wrong) {
         if (shares().isEmpty() && output != null) {
-            wrong.rejectValue(
-                    "output",
-                    "problem",
-                    "Give the chances of one, two, three… young plants in per cent, as “55, 30, 15”; together they are 100.");
+            wrong.rejectValue("output", "problem", Messages.text("FiguresPart.give.the.chances.of.one"));
         }
     }
 

@@ -6,11 +6,12 @@ import jakarta.validation.constraints.Size;
 
 /** Title of an own protocol as typed, and what is changed in this version and why. */
 record IdentityPart(
-        @NotBlank(message = "Give it a title.") @Size(max = 120, message = "Shorten the title to 120 characters.")
+        @NotBlank(message = "{IdentityPart.give.it.a.title}")
+        @Size(max = 120, message = "{IdentityPart.shorten.the.title.to.120}")
         String title,
 
-        @NotBlank(message = "Say what you change and why, so that you know it again.")
-        @Size(max = 300, message = "Shorten it to 300 characters.")
+        @NotBlank(message = "{IdentityPart.say.what.you.change.and}")
+        @Size(max = 300, message = "{IdentityPart.shorten.it.to.300.characters}")
         String reason) {
 
     static IdentityPart of(Protocol.Identity p) {

@@ -2,6 +2,7 @@ package garden.vivarium.app.shed;
 
 import garden.vivarium.app.evidence.Evidence;
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.Guide;
@@ -108,7 +109,7 @@ class KindController {
 
     @GetMapping("/{key}")
     String kind(@PathVariable String key, Model model) {
-        PlantKind kind = guide.kind(key).orElseThrow(() -> new NotFound("no such kind"));
+        PlantKind kind = guide.kind(key).orElseThrow(() -> new NotFound(Messages.text("KindController.no.such.kind")));
         Map<String, String> never = new LinkedHashMap<>();
         // Of what is not raised by pieces one reason holds for all of them.
         guide.methods().stream()

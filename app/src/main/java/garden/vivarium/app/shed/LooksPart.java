@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.timing.LookKind;
 import jakarta.validation.constraints.Max;
@@ -9,22 +10,22 @@ import org.springframework.validation.Errors;
 
 /** When and how to look, as typed, in days. */
 record LooksPart(
-        @NotNull(message = "Say on which day to look first.")
-        @Min(value = 1, message = "The first look is on day 1 or later.")
-        @Max(value = 400, message = "The first look is by day 400.")
+        @NotNull(message = "{LooksPart.say.on.which.day.to}")
+        @Min(value = 1, message = "{LooksPart.the.first.look.is.on}")
+        @Max(value = 400, message = "{LooksPart.the.first.look.is.by}")
         Integer first,
 
-        @NotNull(message = "Say how many days between looks at least.")
-        @Min(value = 1, message = "1 day between looks or more.")
-        @Max(value = 120, message = "At most 120 days between looks.")
+        @NotNull(message = "{LooksPart.say.how.many.days.between}")
+        @Min(value = 1, message = "{LooksPart.1.day.between.looks.or}")
+        @Max(value = 120, message = "{LooksPart.at.most.120.days.between}")
         Integer least,
 
-        @NotNull(message = "Say how many days between looks at most.")
-        @Min(value = 1, message = "1 day between looks or more.")
-        @Max(value = 365, message = "At most 365 days between looks.")
+        @NotNull(message = "{LooksPart.say.how.many.days.between.2}")
+        @Min(value = 1, message = "{LooksPart.1.day.between.looks.or}")
+        @Max(value = 365, message = "{LooksPart.at.most.365.days.between}")
         Integer most,
 
-        @NotNull(message = "Choose how to look.") LookKind kind) {
+        @NotNull(message = "{LooksPart.choose.how.to.look}") LookKind kind) {
 
     static LooksPart of(Protocol.Looks p) {
         return new LooksPart(p.first(), p.least(), p.most(), p.kind());
@@ -32,7 +33,7 @@ record LooksPart(
 
     void refuseDisorder(Errors wrong) {
         if (least != null && most != null && most < least) {
-            wrong.rejectValue("most", "problem", "The longest time between looks is no shorter than the shortest.");
+            wrong.rejectValue("most", "problem", Messages.text("LooksPart.the.longest.time.between.looks"));
         }
     }
 

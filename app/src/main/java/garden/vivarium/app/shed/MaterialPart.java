@@ -19,35 +19,38 @@ import java.util.Optional;
 
 /** The piece, its ripeness and its season as typed. Shares are in per cent. */
 record MaterialPart(
-        @NotBlank(message = "Say what a piece is.") @Size(max = 80, message = "Shorten it to 80 characters.")
+        @NotBlank(message = "{MaterialPart.say.what.a.piece.is}")
+        @Size(max = 80, message = "{MaterialPart.shorten.it.to.80.characters}")
         String pieceKind,
 
         @InUnit(value = Unit.MILLIMETRE, least = 1, most = Limits.LONGEST_PIECE_MM)
         Integer lengthMm,
 
-        @Min(value = 0, message = "0 nodes or more.") @Max(value = 100, message = "At most 100 nodes.")
+        @Min(value = 0, message = "{MaterialPart.0.nodes.or.more}")
+        @Max(value = 100, message = "{MaterialPart.at.most.100.nodes}")
         Integer nodes,
 
-        @NotBlank(message = "Say which leaves stay.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{MaterialPart.say.which.leaves.stay}")
+        @Size(max = 200, message = "{MaterialPart.shorten.it.to.200.characters}")
         Prose leaves,
 
-        @NotBlank(message = "Say what the material should be like.")
-        @Size(max = 300, message = "Shorten it to 300 characters.")
+        @NotBlank(message = "{MaterialPart.say.what.the.material.should}")
+        @Size(max = 300, message = "{MaterialPart.shorten.it.to.300.characters}")
         Prose ripeness,
 
         List<Month> months,
 
-        @NotNull(message = "Say how many times slower it is out of season; 1 for not at all.")
-        @DecimalMin(value = "1", message = "Out of season is slower: 1 or more.")
-        @DecimalMax(value = "5", message = "At most 5 times slower.")
+        @NotNull(message = "{MaterialPart.say.how.many.times.slower}")
+        @DecimalMin(value = "1", message = "{MaterialPart.out.of.season.is.slower}")
+        @DecimalMax(value = "5", message = "{MaterialPart.at.most.5.times.slower}")
         Double slower,
 
-        @NotNull(message = "Say at what share of its rate it strikes out of season; 100 for all of it.")
-        @Min(value = 5, message = "At least 5% of the rate.")
-        @Max(value = 100, message = "At most 100% of the rate.")
+        @NotNull(message = "{MaterialPart.say.at.what.share.of}")
+        @Min(value = 5, message = "{MaterialPart.at.least.5.of.the}")
+        @Max(value = 100, message = "{MaterialPart.at.most.100.of.the}")
         Integer poorer,
 
-        @NotNull(message = "Say whether the season is that of the material or of warmth and light.")
+        @NotNull(message = "{MaterialPart.say.whether.the.season.is}")
         Season.Of seasonOf) {
 
     MaterialPart {

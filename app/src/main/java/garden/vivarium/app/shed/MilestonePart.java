@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.platform.InUnit;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Unit;
@@ -12,7 +13,8 @@ import org.springframework.validation.Errors;
 
 /** How a milestone is told, and its window, as typed: the days by which one and nine in ten have reached it. */
 record MilestonePart(
-        @NotBlank(message = "Say how it is told.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{MilestonePart.say.how.it.is.told}")
+        @Size(max = 200, message = "{MilestonePart.shorten.it.to.200.characters}")
         Prose test,
 
         @InUnit(value = Unit.MILLIMETRE, least = 1, most = 500)
@@ -30,9 +32,9 @@ record MilestonePart(
 
     void refuseDisorder(Errors wrong) {
         if (from == null || to == null) {
-            wrong.rejectValue("to", "problem", "A window has two ends; give both days.");
+            wrong.rejectValue("to", "problem", Messages.text("MilestonePart.a.window.has.two.ends"));
         } else if (!(from > 0) || !(to > from) || to > LONGEST) {
-            wrong.rejectValue("to", "problem", "A window runs from a day above 0 to a later one, at most 3,650.");
+            wrong.rejectValue("to", "problem", Messages.text("MilestonePart.a.window.runs.from.a"));
         }
     }
 

@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.platform.InUnit;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Prose;
 import garden.vivarium.core.measure.Spacing;
@@ -12,16 +13,18 @@ import org.springframework.validation.Errors;
 
 /** What the pieces stand in, how far apart and how deep, as typed. Distances are in cm. */
 record PlacingPart(
-        @NotBlank(message = "Say what it stands in.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{PlacingPart.say.what.it.stands.in}")
+        @Size(max = 200, message = "{PlacingPart.shorten.it.to.200.characters}")
         Prose vessel,
 
         @InUnit(value = Unit.CENTIMETRE, least = 0.1, most = 500)
         Double apartCm,
 
-        @Size(max = 200, message = "Shorten it to 200 characters.")
+        @Size(max = 200, message = "{PlacingPart.shorten.it.to.200.characters}")
         String spacing,
 
-        @NotBlank(message = "Say how deep.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{PlacingPart.say.how.deep}")
+        @Size(max = 200, message = "{PlacingPart.shorten.it.to.200.characters}")
         Prose depth) {
 
     static PlacingPart of(Protocol.Placing p) {
@@ -34,7 +37,7 @@ record PlacingPart(
 
     void refuseDisorder(Errors wrong) {
         if (apartCm == null && words().isEmpty()) {
-            wrong.rejectValue("spacing", "problem", "Say how far apart, in figures or in words.");
+            wrong.rejectValue("spacing", "problem", Messages.text("PlacingPart.say.how.far.apart.in"));
         }
     }
 

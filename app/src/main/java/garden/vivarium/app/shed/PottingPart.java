@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.platform.InUnit;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.PotSize;
 import garden.vivarium.core.measure.Unit;
@@ -20,25 +21,26 @@ record PottingPart(
         @InUnit(value = Unit.LITRE, least = 0.01, most = 1000)
         Double litres,
 
-        @Size(max = 100, message = "Shorten it to 100 characters.")
+        @Size(max = 100, message = "{PottingPart.shorten.it.to.100.characters}")
         String otherwise,
 
-        @NotBlank(message = "Say what mix.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{PottingPart.say.what.mix}")
+        @Size(max = 200, message = "{PottingPart.shorten.it.to.200.characters}")
         String mix,
 
-        @NotNull(message = "Say how many to a pot.")
-        @Min(value = 1, message = "1 to a pot or more.")
-        @Max(value = 50, message = "At most 50 to a pot.")
+        @NotNull(message = "{PottingPart.say.how.many.to.a}")
+        @Min(value = 1, message = "{PottingPart.1.to.a.pot.or}")
+        @Max(value = 50, message = "{PottingPart.at.most.50.to.a}")
         Integer perPot,
 
-        @NotNull(message = "Say how many days until it is watered; 0 for at once.")
-        @Min(value = 0, message = "0 days or more.")
-        @Max(value = 60, message = "At most 60 days.")
+        @NotNull(message = "{PottingPart.say.how.many.days.until}")
+        @Min(value = 0, message = "{PottingPart.0.days.or.more}")
+        @Max(value = 60, message = "{PottingPart.at.most.60.days}")
         Integer waitForWater,
 
-        @NotNull(message = "Say after how many weeks it is fed.")
-        @Min(value = 0, message = "0 weeks or more.")
-        @Max(value = 104, message = "At most 104 weeks.")
+        @NotNull(message = "{PottingPart.say.after.how.many.weeks}")
+        @Min(value = 0, message = "{PottingPart.0.weeks.or.more}")
+        @Max(value = 104, message = "{PottingPart.at.most.104.weeks}")
         Integer weeksBeforeFeed) {
 
     static PottingPart of(Protocol.Potting p) {
@@ -54,11 +56,10 @@ record PottingPart(
 
     void refuseDisorder(Errors wrong) {
         if (acrossCm != null && litres != null) {
-            wrong.rejectValue("litres", "problem", "A pot goes by its width or by what it holds; leave one empty.");
+            wrong.rejectValue("litres", "problem", Messages.text("PottingPart.a.pot.goes.by.its"));
         }
         if (acrossCm == null && litres == null && words().isEmpty()) {
-            wrong.rejectValue(
-                    "acrossCm", "problem", "Say what pot: its width, what it holds, or where they go instead.");
+            wrong.rejectValue("acrossCm", "problem", Messages.text("PottingPart.say.what.pot.its.width"));
         }
     }
 

@@ -93,7 +93,7 @@ class ProtocolController {
         return protocols
                 .current(key)
                 .filter(Protocol::isOwn)
-                .orElseThrow(() -> new NotFound("no such protocol of your own"));
+                .orElseThrow(() -> new NotFound(Messages.text("ProtocolController.no.such.protocol.of.your")));
     }
 
     private String show(Protocol protocol, Model model) {

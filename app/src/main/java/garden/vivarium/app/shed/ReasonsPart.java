@@ -6,7 +6,8 @@ import jakarta.validation.constraints.Size;
 
 /** Why this way, as typed. Cautions and what others say stay. */
 record ReasonsPart(
-        @NotBlank(message = "Say why this way.") @Size(max = 600, message = "Shorten it to 600 characters.")
+        @NotBlank(message = "{ReasonsPart.say.why.this.way}")
+        @Size(max = 600, message = "{ReasonsPart.shorten.it.to.600.characters}")
         String why) {
 
     static ReasonsPart of(Protocol.Reasons p) {

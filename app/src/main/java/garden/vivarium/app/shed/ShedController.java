@@ -2,6 +2,7 @@ package garden.vivarium.app.shed;
 
 import garden.vivarium.app.guide.Protocols;
 import garden.vivarium.app.people.People;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.Grown;
 import garden.vivarium.core.guide.Guide;
@@ -52,7 +53,7 @@ class ShedController {
     @GetMapping("/guide/{key}")
     String protocol(@PathVariable String key, @RequestParam(required = false) Integer version, Model model) {
         Protocol protocol = (version == null ? protocols.current(key) : protocols.version(key, version))
-                .orElseThrow(() -> new NotFound("no such protocol"));
+                .orElseThrow(() -> new NotFound(Messages.text("ShedController.no.such.protocol")));
         model.addAttribute("p", protocol);
         model.addAttribute("method", guide.method(protocol.method()).orElseThrow());
         model.addAttribute("page", guide.page(protocol.method()));
@@ -68,7 +69,8 @@ class ShedController {
 
     @GetMapping("/guide/methods/{name}")
     String method(@PathVariable String name, Model model) {
-        Method method = guide.method(name).orElseThrow(() -> new NotFound("no such method"));
+        Method method =
+                guide.method(name).orElseThrow(() -> new NotFound(Messages.text("ShedController.no.such.method")));
         model.addAttribute("method", method);
         model.addAttribute("page", guide.page(method.name()));
         model.addAttribute(
@@ -87,8 +89,10 @@ class ShedController {
 
     @GetMapping("/guide/jobs/{group}/{method}")
     String job(@PathVariable String group, @PathVariable String method, Model model) {
-        PlantGroup known = guide.group(group).orElseThrow(() -> new NotFound("no such group"));
-        Method how = guide.method(method).orElseThrow(() -> new NotFound("no such method"));
+        PlantGroup known =
+                guide.group(group).orElseThrow(() -> new NotFound(Messages.text("ShedController.no.such.group")));
+        Method how =
+                guide.method(method).orElseThrow(() -> new NotFound(Messages.text("ShedController.no.such.method")));
         model.addAttribute("group", known);
         model.addAttribute("method", how);
         model.addAttribute("columns", schools.job(known.key(), how.name()));

@@ -1,6 +1,7 @@
 package garden.vivarium.app.shed;
 
 import garden.vivarium.app.platform.InUnit;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.Warmth;
 import jakarta.validation.constraints.Max;
@@ -16,8 +17,8 @@ record SpellPart(
         @InUnit(value = Unit.CELSIUS, least = Warmth.COLDEST, most = Warmth.WARMEST)
         Double to,
 
-        @Min(value = 1, message = "1 week or more, or leave it empty.")
-        @Max(value = 104, message = "At most 104 weeks.")
+        @Min(value = 1, message = "{SpellPart.1.week.or.more.or}")
+        @Max(value = 104, message = "{SpellPart.at.most.104.weeks}")
         Integer weeks) {
 
     static final SpellPart NONE = new SpellPart(null, null, null);
@@ -29,10 +30,10 @@ record SpellPart(
 
     void refuseDisorder(Errors wrong) {
         if (from == null && (to != null || weeks != null)) {
-            wrong.rejectValue("from", "problem", "Give the lowest temperature too.");
+            wrong.rejectValue("from", "problem", Messages.text("SpellPart.give.the.lowest.temperature.too"));
         }
         if (from != null && to != null && to < from) {
-            wrong.rejectValue("to", "problem", "The highest temperature is no lower than the lowest.");
+            wrong.rejectValue("to", "problem", Messages.text("SpellPart.the.highest.temperature.is.no"));
         }
     }
 

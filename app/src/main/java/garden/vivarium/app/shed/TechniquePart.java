@@ -7,9 +7,10 @@ import jakarta.validation.constraints.Size;
 
 /** Medium and treatment as typed; several treatments are set apart by semicolons. The method and later media stay. */
 record TechniquePart(
-        @NotBlank(message = "Choose what they root in.") String medium,
+        @NotBlank(message = "{TechniquePart.choose.what.they.root.in}")
+        String medium,
 
-        @Size(max = 200, message = "Shorten the treatment to 200 characters.")
+        @Size(max = 200, message = "{TechniquePart.shorten.the.treatment.to.200}")
         String treatment) {
 
     static TechniquePart of(Protocol.Technique p) {

@@ -7,16 +7,20 @@ import jakarta.validation.constraints.Size;
 
 /** Water and moisture as typed. */
 record WaterPart(
-        @NotBlank(message = "Say which water.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{WaterPart.say.which.water}")
+        @Size(max = 200, message = "{WaterPart.shorten.it.to.200.characters}")
         String kind,
 
-        @NotBlank(message = "Say how moist at sticking.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{WaterPart.say.how.moist.at.sticking}")
+        @Size(max = 200, message = "{WaterPart.shorten.it.to.200.characters}")
         Prose atSticking,
 
-        @NotBlank(message = "Say how moist.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{WaterPart.say.how.moist}")
+        @Size(max = 200, message = "{WaterPart.shorten.it.to.200.characters}")
         Prose untilRooted,
 
-        @NotBlank(message = "Say how moist once rooted.") @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{WaterPart.say.how.moist.once.rooted}")
+        @Size(max = 200, message = "{WaterPart.shorten.it.to.200.characters}")
         Prose after) {
 
     static WaterPart of(Protocol.Water p) {

@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Protocol;
 import garden.vivarium.core.measure.Prose;
 import jakarta.validation.constraints.Max;
@@ -12,18 +13,20 @@ import org.springframework.validation.Errors;
 
 /** Steps, drying and hormone as typed; one step a line. */
 record WoundPart(
-        @NotBlank(message = "Write the steps, one a line.")
-        @Size(max = 2000, message = "Shorten the steps to 2,000 characters.")
+        @NotBlank(message = "{WoundPart.write.the.steps.one.a}")
+        @Size(max = 2000, message = "{WoundPart.shorten.the.steps.to.2}")
         Prose prepare,
 
-        @Min(value = 0, message = "Days to dry: 0 or more.") @Max(value = 120, message = "Days to dry: at most 120.")
+        @Min(value = 0, message = "{WoundPart.days.to.dry.0.or}")
+        @Max(value = 120, message = "{WoundPart.days.to.dry.at.most}")
         Integer callusLeast,
 
-        @Min(value = 1, message = "Days to dry: 1 or more.") @Max(value = 180, message = "Days to dry: at most 180.")
+        @Min(value = 1, message = "{WoundPart.days.to.dry.1.or}")
+        @Max(value = 180, message = "{WoundPart.days.to.dry.at.most.2}")
         Integer callusMost,
 
-        @NotBlank(message = "Say what hormone, or why none.")
-        @Size(max = 200, message = "Shorten it to 200 characters.")
+        @NotBlank(message = "{WoundPart.say.what.hormone.or.why}")
+        @Size(max = 200, message = "{WoundPart.shorten.it.to.200.characters}")
         String hormone) {
 
     /** What is taken of a wait that the protocol did not have: most dry well, and no seal. */
@@ -39,10 +42,10 @@ record WoundPart(
 
     void refuseDisorder(Errors wrong) {
         if (callusLeast != null && callusMost != null && callusMost < callusLeast) {
-            wrong.rejectValue("callusMost", "problem", "The longest drying is no shorter than the shortest.");
+            wrong.rejectValue("callusMost", "problem", Messages.text("WoundPart.the.longest.drying.is.no"));
         }
         if (callusLeast != null && callusMost == null) {
-            wrong.rejectValue("callusMost", "problem", "Give the longest drying too, or leave both empty.");
+            wrong.rejectValue("callusMost", "problem", Messages.text("WoundPart.give.the.longest.drying.too"));
         }
     }
 

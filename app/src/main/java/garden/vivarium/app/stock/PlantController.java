@@ -183,6 +183,6 @@ class PlantController {
     }
 
     private PlantView find(UUID id) {
-        return plants.find(id).orElseThrow(() -> new NotFound("no such plant"));
+        return plants.find(id).orElseThrow(() -> new NotFound(Messages.text("PlantController.no.such.plant")));
     }
 }

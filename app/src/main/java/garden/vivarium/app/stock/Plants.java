@@ -128,7 +128,7 @@ public class Plants {
         if (from.equals(into)) {
             throw new InvalidField("into", Messages.text("Plants.same.plant"));
         }
-        Plant gone = plants.findById(from).orElseThrow(() -> new NotFound("no such plant"));
+        Plant gone = plants.findById(from).orElseThrow(() -> new NotFound(Messages.text("Plants.no.such.plant.2")));
         Plant stays = plants.findById(into)
                 .orElseThrow(() -> new InvalidField("into", Messages.text("Plants.no.such.plant")));
         stock.findByPlantId(from).forEach(s -> s.of(stays));

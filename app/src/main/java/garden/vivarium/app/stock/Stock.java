@@ -129,7 +129,7 @@ public class Stock {
         if (trays != null && (!(trays > 0) || trays > 10_000)) {
             throw new InvalidField("trays", Messages.text("Stock.place.holds.more.than"));
         }
-        Place found = places.findById(place).orElseThrow(() -> new NotFound("no such place"));
+        Place found = places.findById(place).orElseThrow(() -> new NotFound(Messages.text("Stock.no.such.place")));
         seen.check(found.mark(), found.version(), () -> {
             Double now = found.view().trays();
             return now == null

@@ -151,7 +151,8 @@ class StockController {
 
     @GetMapping("/{id}/change")
     String change(@PathVariable UUID id, Model model) {
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("StockController.no.such.stock.plant")));
         model.addAttribute("plants", stock.plants());
         StockPlantForm form = StockPlantForm.of(plant);
         model.addAttribute("form", form);
@@ -170,7 +171,8 @@ class StockController {
             Model model,
             RedirectAttributes next) {
         UnreadableForm.refuse(form, wrong);
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("StockController.no.such.stock.plant")));
         if (!wrong.hasErrors()) {
             try {
                 stock.change(id, withKind(form, otherKind));

@@ -31,7 +31,8 @@ class StockKeeper {
 
     /** The stock plant, for whoever changes it; whoever saw another state of it is told. */
     StockPlant toChange(UUID id) {
-        StockPlant plant = stock.withPlant(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        StockPlant plant =
+                stock.withPlant(id).orElseThrow(() -> new NotFound(Messages.text("StockKeeper.no.such.stock.plant")));
         seen.check(plant.mark(), plant.version(), () -> {
             StockPlantView now = view(plant);
             return Messages.text(

@@ -22,7 +22,7 @@ public record StockPlantForm(
         @Valid Stands stands,
         @Valid Condition condition,
 
-        @Size(max = 500, message = "Shorten the note to 500 characters.")
+        @Size(max = 500, message = "{StockPlantForm.shorten.the.note.to.500}")
         String note) {
 
     /**
@@ -30,8 +30,8 @@ public record StockPlantForm(
      * for the kind's own), and what flowering will tell.
      */
     public record Name(
-            @NotBlank(message = "Say which plant it is, as the label has it.")
-            @Size(max = 120, message = "Shorten the plant's name to 120 characters.")
+            @NotBlank(message = "{StockPlantForm.say.which.plant.it.is}")
+            @Size(max = 120, message = "{StockPlantForm.shorten.the.plants.name.to}")
             String plant,
 
             String kind,
@@ -40,30 +40,30 @@ public record StockPlantForm(
 
             boolean nameUnsure,
 
-            @Size(max = 120, message = "Shorten when it can be confirmed to 120 characters.")
+            @Size(max = 120, message = "{StockPlantForm.shorten.when.it.can.be}")
             String confirmWhen,
 
             boolean flowersOnce) {}
 
     /** Whether it may be propagated. */
     public record Rights(
-            @NotNull(message = "Say whether it is free to propagate.")
+            @NotNull(message = "{StockPlantForm.say.whether.it.is.free}")
             Protection protection,
 
-            @Size(max = 120, message = "Shorten the licence to 120 characters.")
+            @Size(max = 120, message = "{StockPlantForm.shorten.the.licence.to.120}")
             String licence) {}
 
     /** Where it came from. */
     public record Came(
-            @Size(max = 300, message = "Shorten where it came from to 300 characters.")
+            @Size(max = 300, message = "{StockPlantForm.shorten.where.it.came.from}")
             String origin,
 
-            @Size(max = 120, message = "Shorten the supplier to 120 characters.")
+            @Size(max = 120, message = "{StockPlantForm.shorten.the.supplier.to.120}")
             String supplier,
 
             @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate arrivedOn,
 
-            @Size(max = 300, message = "Shorten the inspection to 300 characters.")
+            @Size(max = 300, message = "{StockPlantForm.shorten.the.inspection.to.300}")
             String inspection) {
 
         /** Of whose past nothing is known but this. */
@@ -74,7 +74,8 @@ public record StockPlantForm(
 
     /** Where it stands, and the climate of that place where it is new. */
     public record Stands(
-            @NotBlank(message = "Say where it stands.") @Size(max = 80, message = "Shorten the place to 80 characters.")
+            @NotBlank(message = "{StockPlantForm.say.where.it.stands}")
+            @Size(max = 80, message = "{StockPlantForm.shorten.the.place.to.80}")
             String place,
 
             Climate climate) {}
@@ -86,13 +87,13 @@ public record StockPlantForm(
      * @param counts of each sort of piece, by key
      */
     public record Condition(
-            @Min(value = 0, message = "It cannot give fewer than 0 pieces; give 0 or more, or leave it empty.")
-            @Max(
-                    value = Limits.MOST_FROM_ONE_PLANT,
-                    message = "More than 5,000 pieces from one plant is not believable; give a lower number.")
+            @Min(value = 0, message = "{StockPlantForm.it.cannot.give.fewer.than}")
+            @Max(value = Limits.MOST_FROM_ONE_PLANT, message = "{StockPlantForm.more.than.5.000.pieces}")
             Integer pieces,
 
-            @NotNull(message = "Say how it is now.") StockState state,
+            @NotNull(message = "{StockPlantForm.say.how.it.is.now}")
+            StockState state,
+
             @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate quarantineUntil,
 
             Map<String, Integer> counts) {

@@ -1,6 +1,7 @@
 package garden.vivarium.app.stock;
 
 import garden.vivarium.app.platform.CurrentNursery;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.app.platform.Today;
@@ -59,6 +60,6 @@ public class UsualWays {
     /** It is no longer the usual way. */
     @Transactional
     public void drop(UUID id) {
-        usual.delete(usual.findById(id).orElseThrow(() -> new NotFound("no such usual way")));
+        usual.delete(usual.findById(id).orElseThrow(() -> new NotFound(Messages.text("UsualWays.no.such.usual.way"))));
     }
 }

@@ -67,7 +67,7 @@ class Families {
         Map<UUID, StockPlantView> plants =
                 stock.all().stream().collect(Collectors.toMap(StockPlantView::id, Function.identity()));
         if (!plants.containsKey(id)) {
-            throw new NotFound("no such stock plant");
+            throw new NotFound(Messages.text("Families.no.such.stock.plant"));
         }
         Map<UUID, BatchBook.Kin> kin = new HashMap<>();
         UUID eldest = eldest(id, plants, kin);

@@ -94,7 +94,8 @@ class Offspring {
     @Transactional
     Recut recut(String code, String way, int pieces, LocalDate cutOn, String where) {
         BatchView batch = batches.find(code);
-        Protocol protocol = protocols.current(way).orElseThrow(() -> new NotFound("no such way"));
+        Protocol protocol =
+                protocols.current(way).orElseThrow(() -> new NotFound(Messages.text("Offspring.no.such.way")));
         refuseBlank("where", where);
         if (batch.isStuck() && cutOn.isBefore(batch.stuckOn())) {
             throw new InvalidField(
@@ -129,7 +130,8 @@ class Offspring {
      */
     @Transactional
     BatchView section(String code, boolean rooted, int pieces, int each, String way, LocalDate day, String where) {
-        Protocol protocol = protocols.current(way).orElseThrow(() -> new NotFound("no such way"));
+        Protocol protocol =
+                protocols.current(way).orElseThrow(() -> new NotFound(Messages.text("Offspring.no.such.way")));
         refuseBlank("where", where);
         if (each < 2 || each > MOST_SECTIONS) {
             throw new InvalidField("each", Messages.text("Offspring.sections", "most", MOST_SECTIONS));

@@ -86,6 +86,6 @@ class StockCare {
     }
 
     private StockPlantView plant(UUID id) {
-        return stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        return stock.find(id).orElseThrow(() -> new NotFound(Messages.text("StockCare.no.such.stock.plant")));
     }
 }

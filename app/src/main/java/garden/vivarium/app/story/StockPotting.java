@@ -96,7 +96,8 @@ class StockPotting {
      */
     @Transactional
     String pot(UUID id, Why why, String across, String mix, LocalDate day) {
-        StockPlantView plant = stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        StockPlantView plant =
+                stock.find(id).orElseThrow(() -> new NotFound(Messages.text("StockPotting.no.such.stock.plant")));
         today.refuseFuture("pottedOn", day);
         double cm = measures.within("acrossCm", across, Unit.CENTIMETRE, LEAST_CM, MOST_CM);
         Length wide = Length.ofCentimetres(cm);

@@ -68,7 +68,7 @@ class Stories {
         StockPlantView plant = all.stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no such stock plant"));
+                .orElseThrow(() -> new NotFound(Messages.text("Stories.no.such.stock.plant")));
         PlantGroup group = guide.group(plant.plant().group()).orElseThrow();
         LocalDate day = today.date();
         List<StockPlantView> sisters = all.stream()

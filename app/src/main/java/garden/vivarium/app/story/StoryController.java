@@ -203,14 +203,14 @@ class StoryController {
     String lift(@PathVariable UUID id, RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
             stock.quarantine(id, null);
-            return "Out of quarantine.";
+            return Messages.text("StoryController.out.of.quarantine");
         });
     }
 
     @PostMapping("/rest-seen")
     String restSeen(@PathVariable UUID id, RedirectAttributes next) {
         stock.restSeen(id);
-        next.addFlashAttribute("said", "Seen; the round is silent about it until the next harvest.");
+        next.addFlashAttribute("said", Messages.text("StoryController.seen.the.round.is.silent"));
         return "redirect:/round";
     }
 
@@ -234,11 +234,11 @@ class StoryController {
             RedirectAttributes next) {
         return FormActions.run(next, "/stock/" + id, () -> {
             stockCare.did(id, what, doneOn, askAfter);
-            return "Written down.";
+            return Messages.text("StoryController.written.down");
         });
     }
 
     private StockPlantView plant(UUID id) {
-        return stock.find(id).orElseThrow(() -> new NotFound("no such stock plant"));
+        return stock.find(id).orElseThrow(() -> new NotFound(Messages.text("StoryController.no.such.stock.plant")));
     }
 }

@@ -41,7 +41,7 @@ class Recipes {
     void drop(String name) {
         List<Recipe> versions = recipes.findByNameOrderByVersionDesc(name == null ? "" : name.strip());
         if (versions.isEmpty()) {
-            throw new NotFound("no such mix");
+            throw new NotFound(Messages.text("Recipes.no.such.mix"));
         }
         versions.forEach(Recipe::drop);
     }

@@ -1,6 +1,7 @@
 package garden.vivarium.app.technique;
 
 import garden.vivarium.app.guide.Protocols;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
@@ -96,7 +97,7 @@ class PracticeController {
                     || (act.day() >= done.get(done.size() - 1).day()
                             && done.get(done.size() - 1).what() != What.CLOSE);
             if (!forward || act.day() > Practice.LAST) {
-                throw new NotFound("no such tray");
+                throw new NotFound(Messages.text("PracticeController.no.such.tray"));
             }
             done.add(act);
         }
@@ -124,19 +125,28 @@ class PracticeController {
             ready += !tray.isMoved(i) && tray.seen().get(i) == garden.vivarium.core.looks.PieceState.READY ? 1 : 0;
         }
         if (day > tray.lastLook()) {
-            presses.add(new Press("Look", address(way, seed, day, acts + day + "L"), true));
+            presses.add(new Press(
+                    Messages.text("PracticeController.look"), address(way, seed, day, acts + day + "L"), true));
         }
         if (ready > 0) {
-            presses.add(new Press("Move the " + ready, address(way, seed, day, acts + day + "M"), true));
+            presses.add(new Press(
+                    Messages.text("PracticeController.move", "ready", ready),
+                    address(way, seed, day, acts + day + "M"),
+                    true));
         }
         for (int wait : new int[] {1, 3, 7}) {
             if (day + wait <= Practice.LAST) {
                 presses.add(new Press(
-                        wait == 1 ? "A day on" : wait + " days on", address(way, seed, day + wait, acts), false));
+                        Messages.text("PracticeController.on", "days", wait),
+                        address(way, seed, day + wait, acts),
+                        false));
             }
         }
         if (day > 0) {
-            presses.add(new Press("Close the tray", address(way, seed, day, acts + day + "C"), false));
+            presses.add(new Press(
+                    Messages.text("PracticeController.close.the.tray"),
+                    address(way, seed, day, acts + day + "C"),
+                    false));
         }
         return presses;
     }

@@ -130,7 +130,7 @@ class TechniqueController {
                             .filter(c -> factor.isOfAWay() && c.asked().factor() == factor)
                             .isPresent())
                     .findFirst()
-                    .orElseThrow(() -> new NotFound("nothing of the kind is said any more"));
+                    .orElseThrow(() -> new NotFound(Messages.text("TechniqueController.nothing.of.the.kind.is")));
             Comparison c = sentence.comparison().orElseThrow();
             Object what = Stream.of("better", "what")
                     .map(sentence.says().figures()::get)

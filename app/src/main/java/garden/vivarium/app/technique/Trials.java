@@ -214,7 +214,7 @@ class Trials {
     }
 
     private Trial trial(UUID id) {
-        return trials.findById(id).orElseThrow(() -> new NotFound("no such trial"));
+        return trials.findById(id).orElseThrow(() -> new NotFound(Messages.text("Trials.no.such.trial")));
     }
 
     /**
@@ -230,7 +230,8 @@ class Trials {
         if (trial.view().days().stuckOn() != null) {
             throw new InvalidField("place", Messages.text("Trials.stuck.already"));
         }
-        StockPlantView plant = stock.find(trial.stockPlantId()).orElseThrow(() -> new NotFound("no stock plant"));
+        StockPlantView plant = stock.find(trial.stockPlantId())
+                .orElseThrow(() -> new NotFound(Messages.text("Trials.no.stock.plant")));
         plant.refusal(day, reason).ifPresent(f -> {
             throw new InvalidField("reason", words.of(f));
         });
@@ -556,7 +557,7 @@ class Trials {
     @Transactional
     String makeUsual(UUID id) {
         Sheet sheet = sheet(id);
-        TrialReading result = sheet.result().orElseThrow(() -> new NotFound("it is not closed"));
+        TrialReading result = sheet.result().orElseThrow(() -> new NotFound(Messages.text("Trials.it.is.not.closed")));
         String better = sheet.trial()
                 .asks()
                 .arms()

@@ -72,7 +72,7 @@ public class YoungLooks {
     private PottingView move(BatchView batch, UUID id) {
         return batches.potting(id)
                 .filter(p -> p.batchId().equals(batch.id()))
-                .orElseThrow(() -> new NotFound("no such move"));
+                .orElseThrow(() -> new NotFound(Messages.text("YoungLooks.no.such.move")));
     }
 
     /** The page of a move. */
@@ -153,7 +153,7 @@ public class YoungLooks {
     /** Takes a look back: what it lost stands again, and what it settled is not settled. */
     @Transactional
     public void takeBack(String code, UUID id) {
-        YoungLook look = looks.findById(id).orElseThrow(() -> new NotFound("no such look"));
+        YoungLook look = looks.findById(id).orElseThrow(() -> new NotFound(Messages.text("YoungLooks.no.such.look")));
         if (look.isWithdrawn()) {
             return;
         }

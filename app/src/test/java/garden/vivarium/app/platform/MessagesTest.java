@@ -60,7 +60,7 @@ class MessagesTest {
                         .map(m -> m.group(1)))
                 .hasSizeGreaterThan(1000)
                 .allSatisfy(key -> assertThat(messages.has(key)).as(key).isTrue());
-        Set<String> quoted = Pattern.compile("(?:[\"']|#\\{)([\\w.-]+)(?=[\"'(}])")
+        Set<String> quoted = Pattern.compile("(?:[\"']\\{?|#\\{)([\\w.-]+)(?=[\"'(}])")
                 .matcher(sources)
                 .results()
                 .map(m -> m.group(1))

@@ -18,7 +18,7 @@ class RoundTest {
                 UUID.nameUUIDFromBytes(new byte[] {(byte) number}), "P" + number, Climate.HEATED, number, null, "");
         List<Item> items = IntStream.range(0, things)
                 .<Item>mapToObj(i -> new Item.OtherTask(
-                        place, "Air", new Item.Subject("", "/round#" + i, ""), "what", "why", false, List.of()))
+                        place, Verb.AIR, new Item.Subject("", "/round#" + i, ""), "what", "why", false, List.of()))
                 .toList();
         return new Round.Stop(place, List.of(new Round.Group(Sort.OTHER, items)), List.of());
     }

@@ -417,7 +417,7 @@ class RoundsTest {
         return in(rounds::today).stops().stream()
                 .flatMap(s -> s.groups().stream())
                 .flatMap(g -> g.items().stream())
-                .filter(i -> i instanceof Item.OtherTask o && o.verb().equals(verb))
+                .filter(i -> i instanceof Item.OtherTask o && o.verb().code().equals(verb))
                 .toList();
     }
 
@@ -434,7 +434,7 @@ class RoundsTest {
         return in(rounds::today).stops().stream()
                 .flatMap(s -> s.groups().stream())
                 .flatMap(g -> g.items().stream())
-                .filter(i -> i instanceof Item.OtherTask o && o.verb().equals("Remember"))
+                .filter(i -> i instanceof Item.OtherTask o && o.verb() == Verb.REMEMBER)
                 .map(i -> ((Item.OtherTask) i).what())
                 .toList();
     }
