@@ -18,7 +18,9 @@ public final class UnknownWord extends IllegalArgumentException {
         /** above, wall, tug or lifted. */
         LOOK,
         /** yes or no. */
-        YES_OR_NO
+        YES_OR_NO,
+        /** A number and an ingredient. */
+        PART_OF_A_MIX
     }
 
     private final transient Rule wanted;

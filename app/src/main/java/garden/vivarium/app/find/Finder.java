@@ -104,7 +104,7 @@ class Finder {
     }
 
     private static String what(BatchView b) {
-        String life = b.closedOn() != null ? "finished" : b.isStuck() ? "running" : "drying";
+        String life = b.closedOn() != null ? "FINISHED" : b.isStuck() ? "RUNNING" : "DRYING";
         return Messages.text("Finder.batch", "life", life, "way", WayWords.of(b.way()));
     }
 

@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Named;
 import garden.vivarium.app.platform.Says;
 import garden.vivarium.app.platform.Words;
+import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.measure.Air;
 import garden.vivarium.core.measure.Container;
 import garden.vivarium.core.measure.Dilution;
@@ -321,6 +322,9 @@ class Sums {
             return sum.get();
         } catch (InvalidField already) {
             throw already;
+        } catch (UnknownWord e) {
+            throw new InvalidField(
+                    field, Messages.text(e.fault().rule().key(), e.fault().figures()));
         } catch (IllegalArgumentException e) {
             String why = e.getMessage();
             throw new InvalidField(field, Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");

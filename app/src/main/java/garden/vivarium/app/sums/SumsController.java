@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.Today;
+import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.measure.Mix;
 import garden.vivarium.core.measure.Pot;
@@ -135,6 +136,9 @@ class SumsController {
                 return Messages.text("Recipes.kept", "title", kept.title(), "parts", kept.parts());
             } catch (InvalidField e) {
                 throw e;
+            } catch (UnknownWord e) {
+                throw new InvalidField(
+                        "mix", Messages.text(e.fault().rule().key(), e.fault().figures()));
             } catch (IllegalArgumentException e) {
                 throw new InvalidField("mix", e.getMessage());
             }

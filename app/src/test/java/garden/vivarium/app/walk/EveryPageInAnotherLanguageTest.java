@@ -11,6 +11,7 @@ import garden.vivarium.app.platform.Role;
 import garden.vivarium.app.platform.SignedIn;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.measure.UnitSystem;
+import garden.vivarium.core.treatment.Handling;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -124,7 +125,9 @@ class EveryPageInAnotherLanguageTest {
         try (Stream<Path> files = Files.walk(Path.of("../core/src/main/resources/garden/vivarium/core/guide"))) {
             for (Path file : files.filter(f -> f.toString().endsWith(".yaml")).toList()) {
                 add(texts, "[^\\[\\]{},:\\n\"]+", Files.readString(file));
-                add(texts, "(?<=: )[^\\[\\]{}\\n\"]+", Files.readString(file));
+                add(texts, "(?<=: |- )[^\\[\\]{}\\n\"]+", Files.readString(file));
+                // Between measured figures, which are told in the reader's units.
+                add(texts, "[^\\[\\]{},:\\n\"<>]+", Files.readString(file));
             }
         }
         add(texts, "[^\\[\\]{},:\\n\"']+", Files.readString(Path.of("src/main/resources/demo/cold-slipway.yaml")));
@@ -134,13 +137,17 @@ class EveryPageInAnotherLanguageTest {
             }
         }
         Currency.getAvailableCurrencies().forEach(c -> {
-            texts.add(c.getDisplayName(Locale.UK));
+            texts.add(c.getDisplayName(Locale.forLanguageTag(PseudoLanguage.TAG)));
             texts.add(c.getCurrencyCode());
         });
         // What batches were, as they are compared: told in words of English yet, since they are kept for all readers.
         texts.addAll(List.of("winter", "spring", "summer", "autumn", "warm from below", "no warmth from below"));
         // Of the guide's methods, which are its data in the core.
         Guide.load().methods().forEach(m -> texts.addAll(List.of(m.done(), m.doing())));
+        // As people write them, offered to be written so.
+        Stream.of(Handling.values()).forEach(h -> texts.add(h.written()));
+        // Said once, when it was done.
+        texts.add("copied from");
         texts.addAll(List.of("Vivarium", "http://localhost", "printed", "--lan"));
         Guide.load().groups().forEach(g -> texts.add(g.words()));
         texts.removeIf(t -> t.length() < 3 || !t.matches(".*[A-Za-z].*"));

@@ -1,6 +1,7 @@
 package garden.vivarium.core.measure;
 
 import garden.vivarium.core.Text;
+import garden.vivarium.core.UnknownWord;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -31,16 +32,14 @@ public record Mix(Map<String, Double> parts) {
     /**
      * Reads a recipe, as "2 peat-free compost, 1 perlite" or as {@link #words()} writes it.
      *
-     * @throws IllegalArgumentException saying which part cannot be read
+     * @throws UnknownWord naming the part that cannot be read
      */
     public static Mix read(String recipe) {
         Map<String, Double> parts = new LinkedHashMap<>();
         for (String part : recipe.split("[,;]\\s+|;|,(?=\\s*\\d)|\\s\\+\\s")) {
             Matcher found = PART.matcher(part);
             if (!found.matches()) {
-                throw new IllegalArgumentException(
-                        "“%s” is no part; write each as a number and what it is, as 2 compost, 1 perlite"
-                                .formatted(part));
+                throw new UnknownWord(UnknownWord.Wanted.PART_OF_A_MIX, part);
             }
             parts.merge(
                     found.group(2).toLowerCase(Locale.ROOT),

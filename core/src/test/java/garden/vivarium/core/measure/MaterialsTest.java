@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import garden.vivarium.core.UnknownWord;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
 import java.util.List;
@@ -65,7 +66,10 @@ class MaterialsTest {
     @ParameterizedTest
     @ValueSource(strings = {"compost", "2", "two compost", "1 compost, perlite", ""})
     void aRecipeThatCannotBeReadSaysWhichPart(String recipe) {
-        assertThatThrownBy(() -> Mix.read(recipe)).hasMessageContaining("is no part");
+        assertThatThrownBy(() -> Mix.read(recipe))
+                .isInstanceOfSatisfying(
+                        UnknownWord.class,
+                        e -> assertThat(e.fault().rule()).isEqualTo(UnknownWord.Wanted.PART_OF_A_MIX));
     }
 
     @Test
