@@ -20,7 +20,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
  * Writes what every page of the sample nursery says on a fixed day, one line a text, so that two versions can be compared; run by
- * {@code ./vivarium texts FOLDER}.
+ * {@code ./vivarium texts DIR}.
  */
 @OnDatabase
 class PageTextTool {
