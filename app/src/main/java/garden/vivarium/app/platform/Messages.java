@@ -146,7 +146,8 @@ public class Messages implements MessageSource {
         }
         Map<String, Object> numbered = new HashMap<>();
         for (int i = 0; i < args.length; i++) {
-            numbered.put(String.valueOf(i), args[i]);
+            // A template shows nothing for what is not there.
+            numbered.put(String.valueOf(i), args[i] == null ? "" : args[i]);
         }
         return fill(code, numbered);
     }

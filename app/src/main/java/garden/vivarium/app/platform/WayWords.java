@@ -3,6 +3,7 @@ package garden.vivarium.app.platform;
 import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.Text;
 import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.measure.TimeSpan;
 import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.treatment.Drying;
 import garden.vivarium.core.treatment.Handling;
@@ -12,6 +13,7 @@ import garden.vivarium.core.treatment.Soak;
 import garden.vivarium.core.treatment.Treatment;
 import garden.vivarium.core.treatment.Treatments;
 import garden.vivarium.core.treatment.UnreadTreatment;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -62,24 +64,19 @@ public final class WayWords {
                     "form",
                     hormone.form().name());
         } else if (treatment instanceof Drying drying) {
-            return Messages.text(
-                    "WayWords.dried",
-                    "time",
-                    drying.time().isPresent() ? "yes" : "no",
-                    "days",
-                    drying.time().map(t -> Text.figure(t.in(Unit.DAY))).orElse(""));
+            return timed("WayWords.dried", drying.time(), Unit.DAY);
         } else if (treatment instanceof Soak soak) {
-            return Messages.text(
-                    "WayWords.soaked",
-                    "time",
-                    soak.time().isPresent() ? "yes" : "no",
-                    "hours",
-                    soak.time().map(t -> Text.figure(t.hours())).orElse(""));
+            return timed("WayWords.soaked", soak.time(), Unit.HOUR);
         } else if (treatment instanceof Handling handling) {
             return Messages.name(handling);
         } else if (treatment instanceof OwnTreatment own) {
             return own.written();
         }
         return ((UnreadTreatment) treatment).written();
+    }
+
+    private static String timed(String key, Optional<TimeSpan> time, Unit unit) {
+        String figure = time.map(t -> Text.figure(t.in(unit))).orElse("");
+        return Messages.text(key, "timed", time.isPresent(), "time", figure);
     }
 }

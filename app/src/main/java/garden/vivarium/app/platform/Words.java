@@ -147,7 +147,7 @@ public class Words {
         } else if (value instanceof List<?> list) {
             return spoken(list);
         } else if (value instanceof Section section) {
-            return say("Section.several", "section", section.name());
+            return name(section);
         } else if (value instanceof LookKind kind) {
             return name(kind);
         } else if (value instanceof PieceState state) {

@@ -94,13 +94,7 @@ class Rescues {
         counts.forEach((s, n) -> {
             if (n < 0 || n > MOST_SECTIONS) {
                 throw new InvalidField(
-                        s.name(),
-                        Messages.text(
-                                "Rescues.give",
-                                "mostSections",
-                                MOST_SECTIONS,
-                                "s",
-                                Messages.text("Section.several", "section", s.name())));
+                        s.name(), Messages.text("Rescues.give", "mostSections", MOST_SECTIONS, "s", Messages.name(s)));
             }
         });
         if (alone < 0 || alone > 100) {

@@ -51,7 +51,7 @@ class StockCare {
         stock.quarantine(id, course.ends());
         care.course(
                 subject(plant),
-                "treated against " + Messages.name(pest),
+                Messages.text("StockCare.treated.against", "pest", Messages.name(pest)),
                 Messages.name(pest),
                 course.treatments(),
                 course.ends());

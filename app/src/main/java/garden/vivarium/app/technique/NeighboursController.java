@@ -5,7 +5,6 @@ import garden.vivarium.app.guide.GuideLookup;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
-import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.core.evidence.Neighbours;
 import garden.vivarium.core.evidence.NurseryRecord;
 import garden.vivarium.core.evidence.Way;
@@ -122,7 +121,12 @@ class NeighboursController {
         Map<List<String>, List<String>> steps = new LinkedHashMap<>();
         technique.record().ways().forEach((w, batches) -> {
             if (!w.isOfTrial() && (way == null || way.contains(WayKey.of(w).text()))) {
-                List<String> of = List.of(w.kind(), w.group(), w.method(), w.medium(), WayWords.of(w.treatment()));
+                List<String> of = List.of(
+                        w.kind(),
+                        w.group(),
+                        w.method(),
+                        w.medium(),
+                        w.treatment().written());
                 batches.stream()
                         .filter(WayBatch::isFinished)
                         .filter(b -> b.season().isInSeason())

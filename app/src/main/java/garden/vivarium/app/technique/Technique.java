@@ -95,7 +95,7 @@ class Technique {
                 .sorted(Comparator.comparing(
                                 (Map.Entry<Way, WayLine.Done> e) -> e.getKey().plant())
                         .thenComparing(e -> -e.getValue().pieces())
-                        .thenComparing(e -> e.getKey().order()))
+                        .thenComparing(e -> e.getKey().written()))
                 .limit(howMany)
                 .map(e -> line(known, e.getKey()))
                 .toList();

@@ -6,7 +6,6 @@ import garden.vivarium.app.platform.CsvAnswer;
 import garden.vivarium.app.platform.FormActions;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
-import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.app.platform.Words;
 import garden.vivarium.app.stock.UsualWays;
 import garden.vivarium.core.compare.Comparison;
@@ -164,7 +163,7 @@ class TechniqueController {
                     l.way().plant(),
                     l.way().method(),
                     l.way().medium(),
-                    WayWords.treated(l.way()),
+                    l.way().treatmentWritten(),
                     l.done().batches(),
                     l.done().pieces(),
                     l.done().ready(),

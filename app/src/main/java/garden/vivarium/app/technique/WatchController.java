@@ -2,7 +2,6 @@ package garden.vivarium.app.technique;
 
 import garden.vivarium.app.bench.Benches;
 import garden.vivarium.app.platform.CsvAnswer;
-import garden.vivarium.app.platform.WayWords;
 import garden.vivarium.core.compare.LossEvent;
 import garden.vivarium.core.compare.Losses;
 import garden.vivarium.core.compare.OtherWay;
@@ -180,7 +179,7 @@ class WatchController {
         for (WorkByWay.Line l : work.lines()) {
             rows.add(List.of(
                     l.line().way().plant(),
-                    WayWords.of(l.line().way()),
+                    l.line().way().written(),
                     l.line().done().batches(),
                     l.looks(),
                     l.minutes().start(),

@@ -7,7 +7,7 @@ import java.util.Comparator;
 enum WaySort implements Named {
     BY_PLANT(Comparator.comparing((WayLine l) -> l.way().plant())
             .thenComparing(l -> -l.done().pieces())
-            .thenComparing(l -> l.way().order())),
+            .thenComparing(l -> l.way().written())),
     SUREST(Comparator.comparingDouble(l -> -l.low())),
     FASTEST(Comparator.comparingDouble(l -> l.time().day(0.5))),
     MOST(Comparator.comparingDouble(l -> -l.gives().perPiece())),

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.ibm.icu.text.MessageFormat;
 import com.ibm.icu.util.ULocale;
+import garden.vivarium.core.evidence.Way;
+import garden.vivarium.core.timing.LookKind;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +17,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.context.i18n.LocaleContextHolder;
 
 /** Words come from one place, and a word without its figure is a fault, not a hole in a sentence. */
 class MessagesTest {
@@ -124,5 +127,26 @@ class MessagesTest {
         assertThatThrownBy(() -> messages.say("guide.nothing")).hasMessageContaining("lack guide.nothing");
         assertThatThrownBy(() -> messages.say("guide.apart")).hasMessageContaining("no value for {apart}");
         assertThatThrownBy(() -> messages.say("guide.apart", "apart")).hasMessageContaining("by turns");
+    }
+
+    @Test
+    void aTemplateShowsNothingForWhatIsNotThere() {
+        Object[] none = {null};
+        assertThat(messages.getMessage("entry.stands.write-the-label-now", none, Locale.UK))
+                .isEqualTo("Write the label now: ");
+    }
+
+    @Test
+    void whatALanguageSaysIsSaidInItAndWhatGoesIntoFilesIsNot() {
+        Way way = new Way("Fuchsia", "soft", "tip cutting", "water", "callus 3 d");
+        LocaleContextHolder.setLocale(Locale.forLanguageTag(PseudoLanguage.TAG));
+        try {
+            assertThat(Messages.name(LookKind.TUG)).doesNotContain("tug").startsWith("à ĝéñţļé");
+            assertThat(WayWords.of(way)).contains("tip cutting", "îñ").doesNotContain("callus");
+            assertThat(way.written()).isEqualTo("tip cutting in water, callus 3 d");
+        } finally {
+            LocaleContextHolder.resetLocaleContext();
+        }
+        assertThat(WayWords.of(way)).isEqualTo(way.written());
     }
 }

@@ -5,6 +5,8 @@ import garden.vivarium.core.ProtocolKey;
 import garden.vivarium.core.treatment.Treatments;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is compared: how pieces of a plant are made and kept.
@@ -73,9 +75,18 @@ public record Way(
         return !BESIDE.contains(medium);
     }
 
-    /** One text for one way of a plant, by which ways are told apart and put in order; no reader sees it. */
-    public String order() {
-        return String.join(
-                "\n", method, medium, treatment.code(), own.map(Own::toString).orElse(""));
+    /** The treatment as it is written in files and read back, with the version of an own protocol; empty for nothing. */
+    public String treatmentWritten() {
+        return Stream.concat(
+                        own.stream()
+                                .map(o -> "as %s version %d".formatted(ProtocolKey.name(o.protocol()), o.version())),
+                        treatment.eachWritten().stream())
+                .collect(Collectors.joining("; "));
+    }
+
+    /** Without its plant, as it is written in files, whatever language is read: "tip cutting in water, hormone 0.3%". */
+    public String written() {
+        String treated = treatmentWritten();
+        return method + (isIn() ? " in " : ", ") + medium + (treated.isEmpty() ? "" : ", " + treated);
     }
 }

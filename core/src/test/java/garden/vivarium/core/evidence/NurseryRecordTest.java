@@ -345,10 +345,9 @@ class NurseryRecordTest {
     }
 
     @Test
-    void waysAreTakenApartByAllThatIsDone() {
-        assertThat(WAY.order()).isNotEqualTo(done("hormone 3,000 ppm; callus").order());
-        assertThat(done("hormone 0.3%; callus").order())
-                .isEqualTo(done("callus, hormone 3000 ppm").order());
+    void aWayIsWrittenInFilesAsAGrowerSaysIt() {
+        assertThat(WAY.written()).isEqualTo("tip cutting in water");
+        assertThat(done("hormone 3,000 ppm; callus").written()).isEqualTo("tip cutting in water, callus; hormone 0.3%");
     }
 
     @Test

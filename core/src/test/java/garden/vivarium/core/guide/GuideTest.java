@@ -226,7 +226,7 @@ class GuideTest {
                 Treatments.read("hormone 0.3%"),
                 Way.Own.of(own.key(), own.version()),
                 false);
-        assertThat(way.own().orElseThrow().version()).isEqualTo(2);
+        assertThat(way.written()).isEqualTo("tip cutting in plug compost, as kelp plugs version 2; hormone 0.3%");
         assertThat(Way.Own.of(tip.key(), 2)).isEmpty();
         assertThat(Way.Own.of(null, null)).isEmpty();
     }
