@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -37,6 +38,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class PotUpController {
 
     private static final int ROWS = 3;
+    /** Of blades and powders that are over by then; bagged compost has its own line. */
+    private static final Set<String> NOT_AT_POTTING = Set.of("blade", "hormone", "compost");
+
     private static final int MOST_CM = 100;
     private static final int MOST_DAYS = 120;
     /** Where the guide knows no protocol: a small pot, watered at once, fed when the mix has nothing more to give. */
@@ -94,10 +98,9 @@ class PotUpController {
                         .toList());
         model.addAttribute(
                 "cautions",
-                sheet.way()
-                        .protocol()
-                        .map(p -> guide.cautions(batch.way().grown(), p))
-                        .orElse(List.of()));
+                sheet.way().protocol().map(p -> guide.cautions(batch.way().grown(), p)).orElse(List.of()).stream()
+                        .filter(c -> !NOT_AT_POTTING.contains(c.key()))
+                        .toList());
         return "bench/pot-up";
     }
 

@@ -100,7 +100,7 @@ class DivideController {
             try {
                 model.addAttribute("sheet", divisions.judge(plant, asked(drawn, of, sure, away, step, cuts)));
             } catch (InvalidField wrong) {
-                model.addAttribute("wrong", wrong.field());
+                model.addAttribute("wrong", wrong);
                 model.addAttribute("why", wrong.getMessage());
             }
         }

@@ -52,6 +52,7 @@ class WelcomeController {
         model.addAttribute("systems", UnitSystem.values());
         model.addAttribute("known", stock.places());
         model.addAttribute("climates", Climate.values());
+        model.addAttribute("usualClimate", Climate.HEATED);
         model.addAttribute("rows", ROWS);
         return "entry/welcome";
     }

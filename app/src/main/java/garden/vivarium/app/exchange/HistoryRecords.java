@@ -83,6 +83,16 @@ class HistoryRecords implements RecordKind {
     }
 
     @Override
+    public Lines of() {
+        return Lines.BATCHES;
+    }
+
+    @Override
+    public String tellsAt() {
+        return "/technique";
+    }
+
+    @Override
     public String words() {
         return Messages.text("HistoryRecords.batches.by.count.one.line");
     }

@@ -17,6 +17,29 @@ public enum ImportState {
     /** It cannot be read. */
     REFUSED;
 
+    public boolean isAsking() {
+        return this == ASKING;
+    }
+
+    public boolean isKept() {
+        return this == KEPT;
+    }
+
+    /** Whether it is part of the record, or was. */
+    public boolean wasKept() {
+        return this == KEPT || this == TAKEN_BACK;
+    }
+
+    /** Whether more can be said of it. */
+    public boolean isOpen() {
+        return this == ASKING || this == REFUSED;
+    }
+
+    /** Whether another file is the next thing. */
+    public boolean isOver() {
+        return wasKept() || this == REFUSED;
+    }
+
     /** Whether something is being done with it just now. */
     public boolean isBusy() {
         return this == READING || this == KEEPING || this == TAKING_BACK;

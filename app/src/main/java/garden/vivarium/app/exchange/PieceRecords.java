@@ -45,6 +45,16 @@ class PieceRecords implements RecordKind {
     }
 
     @Override
+    public Lines of() {
+        return Lines.BATCHES;
+    }
+
+    @Override
+    public String tellsAt() {
+        return "/technique";
+    }
+
+    @Override
     public String words() {
         return Messages.text("PieceRecords.readings.by.piece.of.batches");
     }

@@ -39,6 +39,16 @@ class PlaceRecords implements RecordKind {
     }
 
     @Override
+    public Lines of() {
+        return Lines.PLACES;
+    }
+
+    @Override
+    public String tellsAt() {
+        return "/space";
+    }
+
+    @Override
     public String words() {
         return Messages.text("PlaceRecords.places.benches.shelves.and.sills");
     }

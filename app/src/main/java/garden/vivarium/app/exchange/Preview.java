@@ -28,6 +28,23 @@ public record Preview(List<PreviewRow> makes, List<PreviewRow> grows, List<Previ
             String stands,
             boolean newPlant) {}
 
+    /**
+     * Lines of the preview that are alike.
+     *
+     * @param is which part
+     * @param lines the first of them
+     * @param count of all
+     */
+    record Part(String is, List<PreviewRow> lines, int count) {}
+
+    /** All three. */
+    public List<Part> parts() {
+        return List.of(
+                new Part("makes", makes, counts.makes()),
+                new Part("grows", grows, counts.grows()),
+                new Part("held", held, counts.held()));
+    }
+
     static Preview of(List<PreviewRow> makes, List<PreviewRow> grows, List<PreviewRow> held) {
         return new Preview(
                 first(makes), first(grows), first(held), new Counts(makes.size(), grows.size(), held.size()));

@@ -9,6 +9,12 @@ interface RecordKind {
     /** The name by which pages and files call it. */
     String name();
 
+    /** What its lines are. */
+    Lines of();
+
+    /** Where is seen what it tells. */
+    String tellsAt();
+
     /** What it holds, in words. */
     String words();
 
@@ -18,12 +24,36 @@ interface RecordKind {
     /** What its lines would do; what cannot be is noted in them. Nothing is kept. */
     Preview preview(Csv lines);
 
+    /** The column of a name. */
+    default Column column(String name) {
+        return columns().stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
+    }
+
     /**
      * Keeps them, in the transaction of the caller.
      *
      * @return how many looks, readings, plants or places were kept
      */
     int keep(Csv lines, Keeping keeping);
+
+    /** What the lines of a file are. */
+    enum Lines {
+        BATCHES,
+        PLANTS,
+        PLACES;
+
+        public boolean isBatches() {
+            return this == BATCHES;
+        }
+
+        public boolean isPlants() {
+            return this == PLANTS;
+        }
+
+        public boolean isPlaces() {
+            return this == PLACES;
+        }
+    }
 
     /** Who is told what a file made, so that it can be taken back, and how far the work is. */
     interface Keeping {

@@ -74,6 +74,16 @@ class StockRecords implements RecordKind {
     }
 
     @Override
+    public Lines of() {
+        return Lines.PLANTS;
+    }
+
+    @Override
+    public String tellsAt() {
+        return "/stock";
+    }
+
+    @Override
     public String words() {
         return Messages.text("StockRecords.stock.plants.what.can.be");
     }

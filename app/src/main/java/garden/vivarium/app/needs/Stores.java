@@ -74,6 +74,21 @@ public class Stores implements Costs {
             return Math.max(0, need - there);
         }
 
+        /** Whether packs are to be bought, and how many is known. */
+        public boolean isToBuy() {
+            return packs != null && packs > 0;
+        }
+
+        /** Whether nobody said what a pack holds of what is missing. */
+        public boolean isPackUnknown() {
+            return packs == null && missing() > 0;
+        }
+
+        /** Whether it is counted, not measured. */
+        public boolean isCounted() {
+            return unit.isEmpty();
+        }
+
         /** What the packs cost, or null. */
         public Double cost() {
             return packs == null || price == null ? null : packs * price;

@@ -68,7 +68,23 @@ public class AimLines {
      * @param seed kinds that are not raised by pieces, each with what people do instead
      */
     public record Meant(
-            String name, String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {}
+            String name, String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {
+
+        /** Whether it was read as one plant. */
+        public boolean isTaken() {
+            return !taken.isEmpty();
+        }
+
+        /** Whether there is anything to choose from. */
+        public boolean isChoice() {
+            return !plants.isEmpty() || !kinds.isEmpty();
+        }
+
+        /** Whether nobody knows what it is. */
+        public boolean isUnknown() {
+            return !isTaken() && !isChoice() && seed.isEmpty();
+        }
+    }
 
     /**
      * Reads a line.

@@ -146,7 +146,9 @@ class PlanPage {
         model.addAttribute("folded", advice.folded());
         model.addAttribute("never", offers.refused(plant.plant()));
         if (!found.isEmpty()) {
-            model.addAttribute("whyFirst", whyFirst.why(plant, found));
+            if (by == Order.ADVICE) {
+                model.addAttribute("whyFirst", whyFirst.why(plant, found));
+            }
             model.addAttribute("pace", ways.pace(plant).orElse(null));
         }
         model.addAttribute("costs", costs.costs(found));

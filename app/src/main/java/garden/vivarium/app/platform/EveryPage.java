@@ -29,6 +29,7 @@ class EveryPage {
         model.addAttribute("today", today());
         model.addAttribute("nurseryName", nurseryName());
         model.addAttribute("who", who());
+        model.addAttribute("readsOnly", readsOnly(request));
         model.addAttribute("assets", assets());
     }
 
@@ -63,6 +64,13 @@ class EveryPage {
     @ModelAttribute("who")
     SignedIn who() {
         return nursery.person().orElse(null);
+    }
+
+    /** Whether what is asked for is shown to somebody who may change nothing of it; under People everybody may leave. */
+    @ModelAttribute("readsOnly")
+    boolean readsOnly(HttpServletRequest request) {
+        return nursery.person().filter(p -> p.role().isReader()).isPresent()
+                && !here(request).equals("people");
     }
 
     @ModelAttribute("assets")

@@ -22,4 +22,9 @@ public class InvalidField extends RuntimeException {
     public String field() {
         return field;
     }
+
+    /** Whether it is this field that is wrong. */
+    public boolean isAt(String of) {
+        return field.equals(of);
+    }
 }

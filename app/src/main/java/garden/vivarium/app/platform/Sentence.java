@@ -5,6 +5,7 @@ import garden.vivarium.core.measure.Prose;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What will be said once it is known to whom: a message with its figures. What is kept in memory for several readers holds
@@ -20,14 +21,14 @@ public record Sentence(String key, Map<String, Object> figures) {
     }
 
     /**
-     * A message with its figures.
+     * A message with its figures. What is not there, null or an empty optional, is {@code none} to the message.
      *
      * @param figures name and value by turns
      */
     public static Sentence of(String key, Object... figures) {
         Map<String, Object> named = new LinkedHashMap<>();
         for (int i = 0; i < figures.length; i += 2) {
-            named.put((String) figures[i], figures[i + 1]);
+            named.put((String) figures[i], figures[i + 1] == null ? Optional.empty() : figures[i + 1]);
         }
         return new Sentence(key, named);
     }

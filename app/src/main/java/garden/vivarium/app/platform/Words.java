@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
@@ -142,6 +143,8 @@ public class Words {
             return cased.capital() ? StringUtils.capitalize(told) : StringUtils.uncapitalize(told);
         } else if (value instanceof Statement statement) {
             return of(statement);
+        } else if (value instanceof Optional<?> perhaps) {
+            return perhaps.isPresent() ? spoken(perhaps.get()) : "none";
         } else if (value instanceof Boolean yes) {
             return yes ? "yes" : "no";
         } else if (value instanceof List<?> list) {

@@ -55,7 +55,7 @@ class RescueController {
                             "choices",
                             rescues.choices(p, counts(sections, typed), number(typed, "alone"), number(typed, "cut")));
                 } catch (InvalidField wrong) {
-                    model.addAttribute("wrong", wrong.field());
+                    model.addAttribute("wrong", wrong);
                     model.addAttribute("why", wrong.getMessage());
                 }
             }

@@ -28,7 +28,7 @@ class AwayController {
             try {
                 model.addAttribute("away", away.judge(from, back));
             } catch (InvalidField p) {
-                model.addAttribute("wrong", p.field());
+                model.addAttribute("wrong", p);
                 model.addAttribute("why", p.getMessage());
             }
         }

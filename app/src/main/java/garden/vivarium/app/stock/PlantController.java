@@ -120,7 +120,7 @@ class PlantController {
                     "said", Messages.text("PlantController.merged", "gone", gone.name(), "stays", stays.name()));
             return "redirect:/stock/plants/" + stays.id();
         } catch (InvalidField wrong) {
-            model.addAttribute("wrong", wrong.field());
+            model.addAttribute("wrong", wrong);
             model.addAttribute("wrongWords", wrong.getMessage());
             return page(id, model);
         }
@@ -134,7 +134,7 @@ class PlantController {
             next.addFlashAttribute("said", Messages.text(said, "method", method));
             return "redirect:/stock/plants/" + id;
         } catch (InvalidField wrong) {
-            model.addAttribute("wrong", wrong.field());
+            model.addAttribute("wrong", wrong);
             model.addAttribute("wrongMethod", method);
             model.addAttribute("wrongWords", wrong.getMessage());
             model.addAttribute("typed", word);

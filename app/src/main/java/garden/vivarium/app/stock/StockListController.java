@@ -60,7 +60,7 @@ class StockListController {
                     place,
                     climate);
         } catch (InvalidField wrong) {
-            model.addAttribute("wrong", wrong.field());
+            model.addAttribute("wrong", wrong);
             model.addAttribute("wrongWords", wrong.getMessage());
             return page(model, text, place, climate);
         }

@@ -43,7 +43,21 @@ public record StockPlantForm(
             @Size(max = 120, message = "{StockPlantForm.shorten.when.it.can.be}")
             String confirmWhen,
 
-            boolean flowersOnce) {}
+            boolean flowersOnce) {
+
+        /** Of the guide, in no way. */
+        private static final String NO_KIND = "-";
+
+        /** Whether its kind is the one that its name says. */
+        public boolean isKindAsNamed() {
+            return kind == null || kind.isEmpty();
+        }
+
+        /** Whether it is of no kind that the guide has. */
+        public boolean isOfNoKind() {
+            return NO_KIND.equals(kind);
+        }
+    }
 
     /** Whether it may be propagated. */
     public record Rights(

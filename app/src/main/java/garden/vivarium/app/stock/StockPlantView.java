@@ -52,6 +52,11 @@ public record StockPlantView(
      */
     public record Bears(String sort, Integer pieces, boolean estimated, Regrowth regrowth) {
 
+        /** Whether it is known what it bears. */
+        public boolean hasSort() {
+            return !sort.isEmpty();
+        }
+
         public boolean isCounted() {
             return pieces != null;
         }

@@ -49,6 +49,24 @@ class Sums {
         CELLS,
         BASKET,
         LITRES;
+
+        /** Whether it needs more than a width. */
+        boolean isOfMore() {
+            return this != ROUND && this != SQUARE;
+        }
+    }
+
+    /** Of what the label says. */
+    enum Strength implements Named {
+        FULL(1),
+        HALF(0.5),
+        QUARTER(0.25);
+
+        private final double share;
+
+        Strength(double share) {
+            this.share = share;
+        }
     }
 
     /** How a dilution is said. */
@@ -228,11 +246,7 @@ class Sums {
 
     /** Full, half or quarter strength. */
     private static double share(Typed typed) {
-        return switch (typed.text("strength", "full")) {
-            case "half" -> 0.5;
-            case "quarter" -> 0.25;
-            default -> 1;
-        };
+        return typed.one("strength", Strength.class, Strength.FULL).share;
     }
 
     /** As a jug or a syringe has it. */

@@ -16,6 +16,8 @@ import garden.vivarium.core.measure.Pot;
 import garden.vivarium.core.measure.Unit;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -30,6 +32,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/sums")
 class SumsController {
+
+    private static final Set<String> NOT_ASKED = Set.of("batch", "once", "_csrf");
 
     private final Sums sums;
     private final Recipes recipes;
@@ -82,16 +86,26 @@ class SumsController {
         Map<String, String> form = new Typed(typed).shown(measures);
         model.addAttribute("kind", kind);
         model.addAttribute("f", form);
+        model.addAttribute("kept", asked(form));
+        model.addAttribute("howStrong", Sums.Strength.values());
+        model.addAttribute("more", new Typed(typed).isOfMore());
         model.addAttribute("batchCode", form.getOrDefault("batch", ""));
         if (new Typed(typed).isAsked(asked)) {
             try {
                 model.addAttribute("a", sum.get());
             } catch (InvalidField wrong) {
-                model.addAttribute("wrong", wrong.field());
+                model.addAttribute("wrong", wrong);
                 model.addAttribute("why", wrong.getMessage());
             }
         }
         return "sums/" + kind;
+    }
+
+    /** What was typed, without what belongs to the form that keeps it. */
+    private static Map<String, String> asked(Map<String, String> form) {
+        Map<String, String> asked = new TreeMap<>(form);
+        asked.keySet().removeAll(NOT_ASKED);
+        return asked;
     }
 
     @PostMapping("/{kind}/keep")

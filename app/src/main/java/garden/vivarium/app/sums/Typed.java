@@ -6,6 +6,7 @@ import garden.vivarium.app.platform.Measures;
 import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.measure.Unit;
 import garden.vivarium.core.measure.UnitSystem;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -39,6 +40,7 @@ record Typed(Map<String, String> values) {
             MEASURED.forEach((field, unit) ->
                     shown.computeIfPresent(field, (f, typed) -> other(typed, unit, typedIn, measures)));
         }
+        shown.computeIfPresent("strength", (f, typed) -> typed.toUpperCase(Locale.ROOT));
         shown.put(UNITS, measures.units().name());
         return shown;
     }
@@ -50,6 +52,14 @@ record Typed(Map<String, String> values) {
         } catch (InvalidField asItWasTyped) {
             return typed;
         }
+    }
+
+    /** Whether something was asked that stands in the fold of a mix: cells, baskets, a root ball, a dressing. */
+    boolean isOfMore() {
+        return isAsked("cells")
+                && (one("shape", Sums.Shape.class, Sums.Shape.ROUND).isOfMore()
+                        || !text("ball", "0").equals("0")
+                        || !text("dress", "0").equals("0"));
     }
 
     /** Whether anything was asked yet. */
@@ -87,7 +97,7 @@ record Typed(Map<String, String> values) {
     /** One of several, or what is usual. */
     <E extends Enum<E>> E one(String field, Class<E> of, E usual) {
         try {
-            return isAsked(field) ? Enum.valueOf(of, values.get(field)) : usual;
+            return isAsked(field) ? Enum.valueOf(of, values.get(field).toUpperCase(Locale.ROOT)) : usual;
         } catch (IllegalArgumentException e) {
             throw new InvalidField(field, Messages.text("Typed.one.of", "typed", values.get(field)));
         }

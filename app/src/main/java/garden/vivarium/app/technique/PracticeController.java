@@ -5,11 +5,13 @@ import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.platform.NotFound;
 import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.guide.Protocol;
+import garden.vivarium.core.looks.PieceState;
 import garden.vivarium.core.simulate.Practice;
 import garden.vivarium.core.simulate.Practice.Act;
 import garden.vivarium.core.simulate.Practice.What;
 import garden.vivarium.core.simulate.TrueRates;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -73,6 +75,8 @@ class PracticeController {
         model.addAttribute("seed", seed);
         model.addAttribute("day", now);
         model.addAttribute("tray", tray);
+        model.addAttribute("readySeen", Collections.frequency(tray.seen(), PieceState.READY));
+        model.addAttribute("lostSeen", Collections.frequency(tray.seen(), PieceState.LOST));
         model.addAttribute("acts", done);
         model.addAttribute("again", address(way, seed + 1, 0, ""));
         if (tray.isOver()) {
@@ -122,7 +126,7 @@ class PracticeController {
         List<Press> presses = new ArrayList<>();
         int ready = 0;
         for (int i = 0; i < PIECES; i++) {
-            ready += !tray.isMoved(i) && tray.seen().get(i) == garden.vivarium.core.looks.PieceState.READY ? 1 : 0;
+            ready += !tray.isMoved(i) && tray.seen().get(i) == PieceState.READY ? 1 : 0;
         }
         if (day > tray.lastLook()) {
             presses.add(new Press(

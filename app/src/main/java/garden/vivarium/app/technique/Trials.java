@@ -309,7 +309,13 @@ class Trials {
      * @param cells the arm of each cell, row by row; −1 for an empty one
      * @param states how its pieces stand, by cell; null where nothing is to be seen
      */
-    record Tray(int number, String code, List<Integer> cells, List<PieceState> states) {}
+    record Tray(int number, String code, List<Integer> cells, List<PieceState> states) {
+
+        /** How the piece of a cell stands; null where nothing is to be seen. */
+        public PieceState state(int cell) {
+            return states == null ? null : states.get(cell);
+        }
+    }
 
     /**
      * A trial with its trays.

@@ -105,7 +105,12 @@ public record Comparison(
         /** They are alike to one in ten. */
         ALIKE,
         /** Not enough to say. */
-        TOO_LITTLE
+        TOO_LITTLE;
+
+        /** Whether a trial would settle it. */
+        public boolean isUnsettled() {
+            return this == MIXED || this == TOO_LITTLE;
+        }
     }
 
     /**

@@ -60,7 +60,12 @@ public record DoseCurve(Verdict verdict, int batches, int values, List<Point> po
         /** Not told from no difference; it {@code leans} where the change by itself would lie to one side nine times in ten. */
         NOTHING,
         /** Too few different values, or batches. */
-        TOO_FEW
+        TOO_FEW;
+
+        /** Whether there is nothing to reckon with. */
+        public boolean isTooFew() {
+            return this == TOO_FEW;
+        }
     }
 
     /** Reckons over batches that were measured so; others are left out. */

@@ -48,7 +48,12 @@ public record WhatToDo(
         /** What is done for nothing. */
         NEEDLESS,
         /** Most were ready at the first look, so nobody knows how soon. */
-        LOOK_EARLIER
+        LOOK_EARLIER;
+
+        /** Whether something else is to be done from now on. */
+        public boolean isBetter() {
+            return this == BETTER;
+        }
     }
 
     /**

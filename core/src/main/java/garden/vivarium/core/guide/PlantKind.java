@@ -95,14 +95,24 @@ public record PlantKind(
         UNKNOWN,
         POOR,
         FAIR,
-        GOOD
+        GOOD;
+
+        /** Whether anything is known of it. */
+        public boolean isKnown() {
+            return this != UNKNOWN;
+        }
     }
 
     /** When it is divided. */
     public enum Divided {
         EITHER,
         ASLEEP,
-        GROWING
+        GROWING;
+
+        /** Whether one of both is better. */
+        public boolean isChosen() {
+            return this != EITHER;
+        }
     }
 
     /** What bears the plantlets. */

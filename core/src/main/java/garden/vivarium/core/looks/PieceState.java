@@ -24,6 +24,16 @@ public enum PieceState {
         return code;
     }
 
+    /** Whether it may be moved. */
+    public boolean isReady() {
+        return this == READY;
+    }
+
+    /** Whether it is dead. */
+    public boolean isLost() {
+        return this == LOST;
+    }
+
     /** Whether nothing can be read of the piece after this. */
     public boolean isEnd() {
         return this == LOST || this == SENT;

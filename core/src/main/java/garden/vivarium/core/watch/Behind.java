@@ -136,7 +136,12 @@ public record Behind(List<Judged> looks) {
         /** Fewer are there than usual: an alarm. */
         FEW,
         /** More are ready than usual by now: good news, and worth asking why. */
-        AHEAD
+        AHEAD;
+
+        /** Whether it is good news. */
+        public boolean isAhead() {
+            return this == AHEAD;
+        }
     }
 
     /**
