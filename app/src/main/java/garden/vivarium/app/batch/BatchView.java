@@ -157,6 +157,31 @@ public record BatchView(
         return stuckOn() != null;
     }
 
+    /** Whether more were taken than stuck. */
+    public boolean isTakenMore() {
+        return isStuck() && taken() > stuck();
+    }
+
+    /** Whether its young plants are others in number than the pieces that were moved. */
+    public boolean isOtherThanMoved() {
+        return youngPlants() > 0 && youngPlants() != moved();
+    }
+
+    /** By how many cells a row of its pieces is drawn: the style's name. */
+    public String gridColumns() {
+        return !isTray() ? "cols-12" : vessel().columns() <= 13 ? "cols-" + vessel().columns() : "cols-many";
+    }
+
+    /** Whether any of its pieces still may become something, or waits to be moved. */
+    public boolean isGoingOn() {
+        return isStuck() && counts().pending() + readyToMove() > 0;
+    }
+
+    /** Whether it dried for days before it was stuck, and nobody has looked at it since. */
+    public boolean isDriedUnseen() {
+        return isStuck() && lastLook() == null && !takenOn().equals(stuckOn());
+    }
+
     /** Pieces that stand ready and have not been moved. */
     public int readyToMove() {
         return Math.max(0, counts().ready() - counts().lostReady() - moved());

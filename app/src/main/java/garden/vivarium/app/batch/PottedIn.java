@@ -1,5 +1,6 @@
 package garden.vivarium.app.batch;
 
+import garden.vivarium.core.measure.Length;
 import jakarta.persistence.Embeddable;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -24,6 +25,11 @@ public record PottedIn(
         LocalDate waterOn,
         LocalDate feedOn,
         String remark) {
+
+    /** How wide the pots are; null where nobody said. */
+    public Length across() {
+        return acrossMm == null ? null : Length.ofCentimetres(acrossMm / 10.0);
+    }
 
     /** Nobody said. */
     public static final PottedIn UNSAID = new PottedIn(null, null, null, null, null, null, null);

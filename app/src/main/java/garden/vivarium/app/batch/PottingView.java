@@ -37,6 +37,11 @@ public record PottingView(
         }
     }
 
+    /** Whether its pieces went into no pots, and only a remark says where. */
+    public boolean isElsewhere() {
+        return stands.acrossMm() == null && youngPlants == 0 && stands.remark() != null;
+    }
+
     /** Young plants of it that stand here still. */
     public int standing() {
         return settled == null ? maySettle() : settled - lost.settled() - lost.sentSettled();

@@ -38,6 +38,11 @@ public record BatchSheet(
         Optional<StageClock> stages,
         Optional<StillToCome> toCome) {
 
+    /** Whether it can be said what is still to come, by looks. */
+    public boolean isForetold() {
+        return toCome.map(t -> t.tells() > 0).orElse(false);
+    }
+
     /** Looks and moves, the last first. */
     public record Done(List<CheckView> checks, List<PottingView> pottings) {}
 

@@ -144,8 +144,20 @@ class CheckController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("batch", sheet.batch());
         model.addAttribute("bench", bench(sheet));
+        model.addAttribute(
+                "isByCount",
+                !sheet.batch().isTray()
+                        || (model.getAttribute(BindingResult.MODEL_KEY_PREFIX + "form") instanceof BindingResult read
+                                && read.hasErrors()));
         model.addAttribute("kinds", LookKind.values());
         model.addAttribute("causes", LossCause.values());
+        model.addAttribute(
+                "signTest",
+                sheet.way()
+                        .protocol()
+                        .flatMap(Protocol::firstSign)
+                        .map(s -> s.test())
+                        .orElse(null));
         model.addAttribute(
                 "signWord",
                 sheet.way().method().firstSign().map(Method.Told::word).orElse("first sign"));

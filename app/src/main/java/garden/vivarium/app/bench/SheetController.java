@@ -16,6 +16,8 @@ import garden.vivarium.core.guide.Guide;
 import garden.vivarium.core.looks.LossCause;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -82,6 +84,16 @@ class SheetController {
 
     private static void rows(List<Benches.Row> rows, int from, int to, Model model) {
         model.addAttribute("rows", rows);
+        model.addAttribute(
+                "firsts",
+                IntStream.range(0, rows.size())
+                        .filter(i -> i == 0
+                                || !rows.get(i - 1)
+                                        .place()
+                                        .name()
+                                        .equals(rows.get(i).place().name()))
+                        .boxed()
+                        .collect(Collectors.toSet()));
         model.addAttribute("from", from);
         model.addAttribute("to", to);
     }

@@ -59,6 +59,11 @@ public record Task(
         return kind == Kind.ASK;
     }
 
+    /** How many pieces it is said of; null where each is told by itself. */
+    public Integer piecesTogether() {
+        return isSeparate() ? null : pieces();
+    }
+
     public boolean isSeparate() {
         return kind == Kind.SEPARATE;
     }

@@ -11,6 +11,11 @@ import java.util.UUID;
  */
 record BenchMap(List<House> houses, List<Vessel> vessels) {
 
+    /** What stands in air that does not suit it. */
+    public List<Vessel> odd() {
+        return vessels.stream().filter(v -> !v.misfits().isEmpty()).toList();
+    }
+
     /** A house, to the size of what lies in it. */
     record House(String name, double x, double y, double wide, double deep, List<Bench> benches) {
 

@@ -2,6 +2,7 @@ package garden.vivarium.app.buildup;
 
 import garden.vivarium.app.platform.InvalidField;
 import garden.vivarium.app.platform.Messages;
+import garden.vivarium.app.platform.Today;
 import garden.vivarium.app.platform.UnreadableForm;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.app.stock.StockPlantView;
@@ -23,9 +24,12 @@ class BuildUpController {
     private final BuildUps buildUps;
     private final Stock stock;
 
-    BuildUpController(BuildUps buildUps, Stock stock) {
+    private final Today today;
+
+    BuildUpController(BuildUps buildUps, Stock stock, Today today) {
         this.buildUps = buildUps;
         this.stock = stock;
+        this.today = today;
     }
 
     @GetMapping
@@ -48,7 +52,11 @@ class BuildUpController {
             model.addAttribute("grow", buildUps.grow(p));
             if (asked && !wrong.hasErrors()) {
                 try {
-                    model.addAttribute("answer", buildUps.reckon(p, form));
+                    BuildUps.Answer answer = buildUps.reckon(p, form);
+                    model.addAttribute("answer", answer);
+                    model.addAttribute(
+                            "withoutBy",
+                            answer.without().middle().map(d -> today.date().plusDays(d)));
                 } catch (InvalidField problem) {
                     wrong.rejectValue(problem.field(), "problem", problem.getMessage());
                 }

@@ -35,6 +35,16 @@ public record CareView(
     /** Due, done (null while it is due), and when to ask how it turned out (or null). */
     public record Days(LocalDate due, LocalDate done, LocalDate ask) {}
 
+    /** Whether it was done, and is asked about later. */
+    public boolean isAsked() {
+        return days.ask() != null && days.done() != null;
+    }
+
+    /** Whether it was done and nobody has said yet how it turned out. */
+    public boolean isWaited() {
+        return isAsked() && result.outcome() == null;
+    }
+
     /** How it turned out and when that was said; both null until somebody says so. */
     public record Result(Outcome outcome, LocalDate on) {}
 }

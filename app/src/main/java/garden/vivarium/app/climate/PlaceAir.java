@@ -1,6 +1,7 @@
 package garden.vivarium.app.climate;
 
 import garden.vivarium.app.batch.BatchView;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.core.Statement;
 import garden.vivarium.core.measure.Air;
@@ -35,13 +36,22 @@ record PlaceAir(
         List<Night> nights,
         Optional<Lit> light) {
 
+    /** Below this a lower end stands for none, in °C. */
+    private static final double ON_A_MAT = -19;
+
     /**
      * How bright a place is.
      *
      * @param noon share of full sun at the brightest hour of a day, in the mean
      * @param light as protocols say it
      */
-    record Lit(double noon, PlaceFit.Light light) {}
+    record Lit(double noon, PlaceFit.Light light) {
+
+        /** How bright, as a sentence begins with it. */
+        public Sentence.Cased title() {
+            return Sentence.Cased.upper(light);
+        }
+    }
 
     /** The light that a batch wants, in words, and what hours were not so. */
     record Lighted(String wants, LightWatch.Tally tally) {
@@ -68,6 +78,16 @@ record PlaceAir(
     /** The last °C that was read, to a tenth. */
     public double warmthNow() {
         return last.map(r -> Math.round(10 * r.warmth()) / 10.0).orElse(0.0);
+    }
+
+    /** The last humidity that was read, in a hundred; null where none was. */
+    public Double humidityNow() {
+        return last.map(Reading::humidity).orElse(null);
+    }
+
+    /** For how many hours on end it was as is alarmed; 0 for no alarm. */
+    public int alarmHours() {
+        return alarm.map(AirWatch.Now::hours).orElse(0);
     }
 
     /** From the lowest to the highest of its hours. */
@@ -108,6 +128,31 @@ record PlaceAir(
             long of,
             Optional<Better> better,
             Lighted light) {
+
+        /** How warm it wants it. */
+        public Quantity.Between warmth() {
+            return wanted.warmth().orElseThrow().range();
+        }
+
+        /** Whether it wants to stand on a mat in the cold, so that only the upper end is said. */
+        public boolean isOnAMat() {
+            return wanted.warmth().filter(w -> w.from() < ON_A_MAT).isPresent();
+        }
+
+        /** How humid it wants it at least, in a hundred; 0 for as it comes. */
+        public double leastHumid() {
+            return wanted.least().orElse(0.0);
+        }
+
+        /** Where it would have stood better; empty for nowhere. */
+        public String betterPlace() {
+            return better.map(Better::place).orElse("");
+        }
+
+        /** For how many hours the air was wrong there. */
+        public int wrongThere() {
+            return better.map(Better::wrong).orElse(0);
+        }
 
         /** Hours that were too cold, too hot or too dry. */
         public int wrong() {

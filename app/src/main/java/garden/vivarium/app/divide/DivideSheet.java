@@ -6,6 +6,7 @@ import garden.vivarium.core.divide.Worth;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * What the planner says of a plant as it was drawn.
@@ -32,7 +33,26 @@ record DivideSheet(Worth worth, double factor, List<Statement> against, List<Car
      * @param pieces of it
      * @param cuts in words, as "3 from 4"
      */
-    record Card(int number, String title, Division division, List<PieceCard> pieces, List<String> cuts) {}
+    record Card(int number, String title, Division division, List<PieceCard> pieces, List<String> cuts) {
+
+        /** Whether nothing is cut. */
+        public boolean isWhole() {
+            return pieces.size() < 2;
+        }
+
+        /** Its cuts for the drawing: {@code 3-4,7-8}. */
+        public String cutsWritten() {
+            return division.cuts().stream().map(t -> t.a() + "-" + t.b()).collect(Collectors.joining(","));
+        }
+
+        /** Its pieces for the drawing, each with its growths: {@code A:1 2 3;B:4}. */
+        public String piecesWritten() {
+            return pieces.stream()
+                    .map(p -> p.letter() + ":"
+                            + p.piece().growths().stream().map(String::valueOf).collect(Collectors.joining(" ")))
+                    .collect(Collectors.joining(";"));
+        }
+    }
 
     /**
      * One piece.

@@ -77,6 +77,11 @@ class Space implements Room {
             return stays.size() - first().size();
         }
 
+        /** The end of its drawing's scale: what it holds, or the most that is taken. */
+        public double top() {
+            return place.trays() == null ? most() : Math.max(place.trays(), most());
+        }
+
         /** The most that is taken at the start of a week. */
         public double most() {
             return weeks.stream().mapToDouble(Double::doubleValue).max().orElse(0);

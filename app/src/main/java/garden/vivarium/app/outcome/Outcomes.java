@@ -54,6 +54,11 @@ class Outcomes {
             return met.isPresent();
         }
 
+        /** Whether it was rather not met. */
+        public boolean isUnlikely() {
+            return met.orElse(1) < 0.5;
+        }
+
         /** Whether it was met, in a word or with its chance. */
         public String words() {
             return Messages.text("Outcomes.met", "looked", isKnown(), "inAHundred", Math.round(100 * met.orElse(0)));

@@ -183,8 +183,11 @@ class PhotoController {
     private static String compare(List<PhotoView> all, UUID left, UUID right, Model model) {
         model.addAttribute("photos", all);
         if (!all.isEmpty()) {
-            model.addAttribute("left", chosen(all, left, all.get(0)));
-            model.addAttribute("right", chosen(all, right, all.get(all.size() - 1)));
+            PhotoView first = chosen(all, left, all.get(0));
+            PhotoView last = chosen(all, right, all.get(all.size() - 1));
+            model.addAttribute("left", first);
+            model.addAttribute("right", last);
+            model.addAttribute("compared", List.of(first.id(), last.id()));
         }
         return "photo/compare";
     }

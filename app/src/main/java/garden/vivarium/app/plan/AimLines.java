@@ -71,7 +71,7 @@ public class AimLines {
             String name, String taken, List<StockPlantView> plants, List<KindChoice> kinds, List<String> seed) {
 
         /** Whether it was read as one plant. */
-        public boolean isTaken() {
+        public boolean isUnderstood() {
             return !taken.isEmpty();
         }
 
@@ -82,7 +82,7 @@ public class AimLines {
 
         /** Whether nobody knows what it is. */
         public boolean isUnknown() {
-            return !isTaken() && !isChoice() && seed.isEmpty();
+            return !isUnderstood() && !isChoice() && seed.isEmpty();
         }
     }
 

@@ -69,7 +69,11 @@ class PlanController {
             Model model) {
         UnreadableForm.refuse(form, wrong);
         if (line != null && !line.isBlank()) {
-            model.addAttribute("meant", lines.meant(cut(line), form.stock()));
+            AimLines.Meant meant = lines.meant(cut(line), form.stock());
+            model.addAttribute("meant", meant);
+            model.addAttribute("isPlantAsked", meant.isUnderstood());
+        } else {
+            model.addAttribute("isPlantAsked", true);
         }
         boolean asked = form.wanted() != null || form.due() != null;
         if (!asked) {

@@ -144,6 +144,8 @@ class PlanPage {
         model.addAttribute("ways", found);
         model.addAttribute("open", advice.open());
         model.addAttribute("folded", advice.folded());
+        model.addAttribute("isFoldedChosen", advice.folded().stream().anyMatch(WayRow::chosen));
+        model.addAttribute("isMoreAsked", form.have() != null);
         model.addAttribute("never", offers.refused(plant.plant()));
         if (!found.isEmpty()) {
             if (by == Order.ADVICE) {
@@ -159,6 +161,7 @@ class PlanPage {
             chosen(form, wrong, plant, row, model);
             Optional<CannotBeDone> cannot = alternatives.of(plant, form, row, found, live);
             model.addAttribute("cannot", cannot.orElse(null));
+            model.addAttribute("isMoreAsked", cannot.isPresent() || form.have() != null);
             model.addAttribute("stopped", cannot.map(CannotBeDone::stops).orElse(false));
         });
     }
@@ -188,7 +191,9 @@ class PlanPage {
             room.doesNotFit(plant, row, form.replaces()).ifPresent(warnings::add);
         }
         model.addAttribute("warnings", warnings);
-        model.addAttribute("needsWord", obstacles.needsWord(plant, row));
+        boolean needsWord = obstacles.needsWord(plant, row);
+        model.addAttribute("needsWord", needsWord);
+        model.addAttribute("isWordAsked", needsWord || form.have() != null);
         model.addAttribute("cautions", guide.cautions(plant.plant().grown(), row.protocol()));
     }
 

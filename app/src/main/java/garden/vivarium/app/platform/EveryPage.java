@@ -31,6 +31,7 @@ class EveryPage {
         model.addAttribute("who", who());
         model.addAttribute("readsOnly", readsOnly(request));
         model.addAttribute("assets", assets());
+        model.addAttribute("svg", svg());
     }
 
     @ModelAttribute("here")
@@ -76,6 +77,11 @@ class EveryPage {
     @ModelAttribute("assets")
     Assets assets() {
         return assets;
+    }
+
+    @ModelAttribute("svg")
+    Svg svg() {
+        return new Svg();
     }
 
     /** Empty fields mean "not said", and blanks round a word mean nothing. */

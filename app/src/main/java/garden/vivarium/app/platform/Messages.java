@@ -32,21 +32,22 @@ public class Messages implements MessageSource {
     /** What a format writes before a number below nothing; no hyphen of a word, a code or a day. */
     private static final Pattern HYPHEN_OF_A_NUMBER = Pattern.compile("(?<![\\p{L}\\p{N}])-(?=\\d)");
 
-    private static final Messages ALL = new Messages();
+    /** Read once: they are files of the program. */
+    private static final Map<Locale, Language> LANGUAGES = Language.shipped();
 
-    private final Map<Locale, Language> languages = Language.shipped();
+    private static final Messages ALL = new Messages();
 
     /** The languages that words are there in; English among them. */
     public Set<Locale> languages() {
-        return languages.keySet();
+        return LANGUAGES.keySet();
     }
 
     /** Of the reader of the page that is being made; English where nobody reads, and where it is none that ships. */
     private Language spoken() {
-        Language english = languages.get(Locale.ENGLISH);
+        Language english = LANGUAGES.get(Locale.ENGLISH);
         Locale asked = LocaleContextHolder.getLocale();
-        return languages.getOrDefault(
-                asked, languages.getOrDefault(Locale.forLanguageTag(asked.getLanguage()), english));
+        return LANGUAGES.getOrDefault(
+                asked, LANGUAGES.getOrDefault(Locale.forLanguageTag(asked.getLanguage()), english));
     }
 
     /**

@@ -72,6 +72,26 @@ public class Says {
         return Text.of("%.0f%%", 100 * share);
     }
 
+    /** The day so many days from today. */
+    public String inDays(int days) {
+        return day(today.date().plusDays(days));
+    }
+
+    /** "Tue 24 Nov, Wren": a day and whose. */
+    public String dayBy(LocalDate day, String person) {
+        return day(day) + ", " + person;
+    }
+
+    /** "45%–60%": between two shares. */
+    public String percents(double low, double high) {
+        return percent(low) + "–" + percent(high);
+    }
+
+    /** "12–18": between two numbers of days, whole. */
+    public String days(double from, double to) {
+        return Text.of("%.0f–%.0f", from, to);
+    }
+
     /** Seconds of the wait that a step of the work says; 0 where it says none. */
     public long wait(String step) {
         return WaitInWords.in(step).map(Duration::toSeconds).orElse(0L);

@@ -78,6 +78,11 @@ public class Words {
         return of(Statement.of(rule));
     }
 
+    /** The same within a sentence: it begins with no capital. */
+    public String within(Sentence sentence) {
+        return StringUtils.uncapitalize(of(sentence));
+    }
+
     /** The figures of a step by themselves, with the formula; empty where the words say all. */
     public String figures(Statement statement) {
         return part(statement, ".figures");
@@ -149,6 +154,8 @@ public class Words {
             return yes ? "yes" : "no";
         } else if (value instanceof List<?> list) {
             return spoken(list);
+        } else if (value instanceof Way way) {
+            return way(way);
         } else if (value instanceof Section section) {
             return name(section);
         } else if (value instanceof LookKind kind) {

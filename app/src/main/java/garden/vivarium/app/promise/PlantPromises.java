@@ -3,6 +3,7 @@ package garden.vivarium.app.promise;
 import garden.vivarium.app.plan.TopUps;
 import garden.vivarium.core.Working;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -48,6 +49,11 @@ public record PlantPromises(UUID plant, String name, List<Judged> promises, List
             return Math.max(promise.owed(), ninetieth) + 1;
         }
 
+        /** Whether all that is wanted is drawn on something, as surely as was asked. */
+        public boolean isCovered() {
+            return uncovered == 0 && !isShort();
+        }
+
         /** Whether the chance is below what was asked. A name that waits without a day is never short. */
         public boolean isShort() {
             return promise.isShortAt(chance);
@@ -66,7 +72,13 @@ public record PlantPromises(UUID plant, String name, List<Judged> promises, List
      * @param isBatch whether plants can be given from it
      */
     public record Drawn(
-            UUID id, String from, String address, int plants, int given, Optional<String> granted, boolean isBatch) {}
+            UUID id, String from, String address, int plants, int given, Optional<String> granted, boolean isBatch) {
+
+        /** So many of those wanted as are left of the share. */
+        public int atMost(int wanted) {
+            return Math.min(wanted, plants - given);
+        }
+    }
 
     /**
      * What gives young plants.
@@ -79,6 +91,14 @@ public record PlantPromises(UUID plant, String name, List<Judged> promises, List
      * @param free plants beyond those, nine times in ten
      */
     public record Source(UUID id, boolean isBatch, String words, String address, int promised, int free) {}
+
+    /** Whether a promise is due on the same day as the one before it, so that they can change places. */
+    public boolean isSameDayAsBefore(int index) {
+        return index > 0
+                && Objects.equals(
+                        promises.get(index - 1).promise().due(),
+                        promises.get(index).promise().due());
+    }
 
     public int free() {
         return sources.stream().mapToInt(Source::free).sum();

@@ -9,6 +9,7 @@ import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.app.stock.PlaceView;
 import garden.vivarium.app.stock.StockPlantView;
 import garden.vivarium.core.guide.CareAct;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -233,6 +234,11 @@ sealed interface Item {
         /** Whether it can be said of another day than today. */
         public boolean hasDay() {
             return address.endsWith("/done") && address.startsWith("/care/");
+        }
+
+        /** Whether it is offered on a page that is turned to the day; null for today. */
+        public boolean isFor(LocalDate day) {
+            return sends && (day == null || hasDay());
         }
 
         static Action send(String word, String address, Map<String, String> with) {

@@ -116,6 +116,11 @@ record Round(List<Stop> stops, List<Item.BatchTask> coming, List<Later> later, i
         return more() == 0 && stops.stream().allMatch(s -> shows(s, open));
     }
 
+    /** Whether a place is unfolded: the one that was open, where something is due there still, or else the first. */
+    public boolean opens(Stop stop, UUID open, boolean first) {
+        return (open != null && has(open)) ? stop.place().id().equals(open) : first;
+    }
+
     /** Whether something is due at a place still. */
     public boolean has(UUID place) {
         return stops.stream().anyMatch(s -> s.place().id().equals(place));

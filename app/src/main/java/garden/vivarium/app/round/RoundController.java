@@ -72,7 +72,9 @@ class RoundController {
             model.addAttribute("openPlace", place);
         }
         model.addAttribute("whole", place);
-        model.addAttribute("on", on != null && on.isBefore(today.date()) ? on : null);
+        LocalDate turned = on != null && on.isBefore(today.date()) ? on : null;
+        model.addAttribute("on", turned);
+        model.addAttribute("roundAt", turned == null ? "/round?place=" : "/round?on=" + turned + "&place=");
         model.addAttribute("places", stock.places());
         model.addAttribute("events", Reminder.Event.values());
         model.addAttribute("acts", CareAct.values());

@@ -1,5 +1,6 @@
 package garden.vivarium.app.shed;
 
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.core.evidence.BatchCount;
 import garden.vivarium.core.evidence.Closeness;
 import garden.vivarium.core.evidence.Level;
@@ -22,6 +23,11 @@ import java.util.Optional;
  */
 record OwnRecord(
         int batches, long pieces, long ready, Optional<StrikeRate> rate, Optional<RootingCurve.Between> median) {
+
+    /** Between which days half of those ready were; empty while it is not known. */
+    public Optional<Sentence> between() {
+        return median.map(m -> Sentence.of("guide.claim.half", "after", m.after(), "by", m.by()));
+    }
 
     /** Sums batches up, starting from what the guide says. */
     static OwnRecord of(List<WayBatch> batches, double guideRate, double rho) {

@@ -56,7 +56,10 @@ public class Sorts {
 
     /** What a sort is called in plants of a group: "shoot tips", or "pieces" where nobody knows which. */
     public String words(String sort, String group) {
-        return guide.sort(sort).map(s -> s.in(group).words()).orElse("pieces");
+        return guide.sort(sort)
+                .map(s -> group == null ? s : s.in(group))
+                .map(PieceSort::words)
+                .orElse("pieces");
     }
 
     /** "214 shoot tips", "1 piece". */

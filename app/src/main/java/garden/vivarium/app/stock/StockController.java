@@ -13,6 +13,7 @@ import garden.vivarium.core.naming.NameReading;
 import garden.vivarium.core.timing.Climate;
 import jakarta.validation.Valid;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -114,6 +115,7 @@ class StockController {
             @RequestParam(required = false) StockKind kind, @RequestParam(required = false) String name, Model model) {
         StockPlantForm form = StockPlantForm.empty(kind == null ? StockKind.PLANT : kind, name);
         model.addAttribute("form", form);
+        model.addAttribute("given", counted(form));
         model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
@@ -144,9 +146,25 @@ class StockController {
                 FieldPath.reject(wrong, StockPlantForm.class, p);
             }
         }
+        model.addAttribute("given", counted(form));
+        model.addAttribute("isMoreShown", isWrongBelow(wrong));
         model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";
+    }
+
+    /** Whether something that stands in the fold cannot be. */
+    private static boolean isWrongBelow(BindingResult wrong) {
+        return Stream.of("rights.*", "came.*", "note", "name.confirmWhen", "condition.quarantineUntil")
+                .anyMatch(wrong::hasFieldErrors);
+    }
+
+    /** The sorts of a new plant that somebody counted. */
+    private static Set<String> counted(StockPlantForm form) {
+        return form.condition().counts().entrySet().stream()
+                .filter(c -> c.getValue() != null)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     @GetMapping("/{id}/change")
@@ -159,6 +177,7 @@ class StockController {
         model.addAttribute("choices", choices(form));
         model.addAttribute("plant", plant);
         model.addAttribute("given", asked(plant));
+        model.addAttribute("isMoreShown", true);
         return "stock/form";
     }
 
@@ -187,6 +206,7 @@ class StockController {
         }
         model.addAttribute("plant", plant);
         model.addAttribute("given", asked(plant));
+        model.addAttribute("isMoreShown", true);
         model.addAttribute("choices", choices(form));
         model.addAttribute("plants", stock.plants());
         return "stock/form";

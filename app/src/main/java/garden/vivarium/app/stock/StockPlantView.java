@@ -32,6 +32,11 @@ public record StockPlantView(
         String note,
         String seen) {
 
+    /** "Fuchsia ‘Skerry Lantern’ (FUC-1)". */
+    public String title() {
+        return plant.name() + " (" + code + ")";
+    }
+
     /**
      * Where it came from; null where nobody said.
      *
@@ -40,7 +45,13 @@ public record StockPlantView(
      * @param piece and of which piece
      */
     public record Provenance(
-            String origin, String supplier, LocalDate arrivedOn, String inspection, UUID batch, Integer piece) {}
+            String origin, String supplier, LocalDate arrivedOn, String inspection, UUID batch, Integer piece) {
+
+        /** Whether anybody said from whom it came, or when. */
+        public boolean isTold() {
+            return supplier != null || arrivedOn != null;
+        }
+    }
 
     /**
      * What it bears of a sort of piece.
@@ -51,6 +62,11 @@ public record StockPlantView(
      * @param regrowth from what it is reckoned
      */
     public record Bears(String sort, Integer pieces, boolean estimated, Regrowth regrowth) {
+
+        /** Whether it may give more than so many where it is cut hard. */
+        public boolean isMoreIfCutHard(int most) {
+            return regrowth.rhythm().hardCut() && pieces > most;
+        }
 
         /** Whether it is known what it bears. */
         public boolean hasSort() {

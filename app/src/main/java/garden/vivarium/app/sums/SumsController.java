@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -59,7 +60,13 @@ class SumsController {
     @GetMapping("/mix")
     String mix(@RequestParam Map<String, String> typed, Model model) {
         model.addAttribute("shapes", Sums.Shape.values());
-        model.addAttribute("recipes", recipes.all());
+        List<RecipeView> all = recipes.all();
+        model.addAttribute("recipes", all);
+        model.addAttribute(
+                "newest",
+                all.stream()
+                        .collect(Collectors.toMap(RecipeView::name, r -> r, (newer, older) -> newer))
+                        .values());
         return page("mix", "mix", typed, () -> sums.mix(new Typed(typed)), model);
     }
 
@@ -86,6 +93,8 @@ class SumsController {
         Map<String, String> form = new Typed(typed).shown(measures);
         model.addAttribute("kind", kind);
         model.addAttribute("f", form);
+        model.addAttribute("unit", form.getOrDefault("unit", Unit.LITRE.name()));
+        model.addAttribute("by", form.getOrDefault("by", Sums.By.PARTS.name()));
         model.addAttribute("kept", asked(form));
         model.addAttribute("howStrong", Sums.Strength.values());
         model.addAttribute("more", new Typed(typed).isOfMore());

@@ -9,6 +9,7 @@ import garden.vivarium.core.compare.FinishedBatch;
 import garden.vivarium.core.compare.LearnedClock;
 import garden.vivarium.core.compare.Measure;
 import garden.vivarium.core.compare.Together;
+import garden.vivarium.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -139,6 +140,10 @@ class SeveralController {
         model.addAttribute("plants", differences.plants());
         model.addAttribute("plant", of);
         model.addAttribute("told", told);
+        model.addAttribute("centimetre", measures.unit(Unit.CENTIMETRE));
+        model.addAttribute("celsius", measures.unit(Unit.CELSIUS));
+        model.addAttribute(
+                "isClockLearned", told.clock().filter(c -> c.batches() > 0).isPresent());
         model.addAttribute("says", told.curve().says(told.measure()));
         model.addAttribute(
                 "clock",

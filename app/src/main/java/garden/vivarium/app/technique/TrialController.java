@@ -227,6 +227,10 @@ class TrialController {
         model.addAttribute("t", sheet.trial());
         model.addAttribute("mayClose", sheet.mayClose(today.date()));
         model.addAttribute("result", sheet.result().orElse(null));
+        model.addAttribute(
+                "isToKeep",
+                sheet.trial().asks().factor().isOfAWay()
+                        && sheet.result().filter(r -> r.best().isPresent()).isPresent());
         model.addAttribute("now", sheet.result().map(trials::inWords).orElse(null));
         model.addAttribute("shapes", ArmShapes.PATHS);
         model.addAttribute("places", stock.places());

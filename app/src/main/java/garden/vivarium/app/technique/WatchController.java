@@ -10,6 +10,7 @@ import garden.vivarium.core.compare.Shared;
 import garden.vivarium.core.compare.TryNext;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,6 +43,9 @@ class WatchController {
                                 r.standing().filter(s -> !s.label().isEmpty()).isPresent())
                         .toList());
         model.addAttribute("others", watched.otherWay());
+        model.addAttribute(
+                "isQuiet",
+                Stream.of("outbreaks", "rows", "others").allMatch(a -> ((List<?>) model.getAttribute(a)).isEmpty()));
         return "technique/watch";
     }
 
@@ -83,7 +87,15 @@ class WatchController {
         model.addAttribute("losses", losses);
         model.addAttribute("place", blank(place));
         model.addAttribute("way", blank(way));
-        model.addAttribute("outbreaks", watched.outbreaks());
+        boolean isEverywhere = blank(place).isEmpty() && blank(way).isEmpty();
+        model.addAttribute(
+                "outbreaks",
+                watched.outbreaks().stream()
+                        .filter(o -> isEverywhere || o.place().equals(place))
+                        .toList());
+        model.addAttribute(
+                "where",
+                Stream.of(blank(place), blank(way)).filter(w -> !w.isEmpty()).findFirst());
         model.addAttribute(
                 "most",
                 losses.byWeek().stream().mapToInt(Losses.Week::pieces).max().orElse(1));

@@ -32,6 +32,16 @@ public record WayLine(
         ByGuide guide,
         Doubt doubt) {
 
+    /** The day by which a tenth of the pieces is ready. */
+    public double early() {
+        return time.day(0.1);
+    }
+
+    /** The day by which nine tenths are. */
+    public double late() {
+        return time.day(0.9);
+    }
+
     /** The mean rate nine times in ten, and the same of the next batch: dear to reckon, so once. */
     public record Doubt(double low, double high, double nextLow, double nextHigh) {
 

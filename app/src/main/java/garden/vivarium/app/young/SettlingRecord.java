@@ -145,7 +145,15 @@ class SettlingRecord {
     }
 
     /** One line: of a medium, or of a way. */
-    record Line(String what, Establishment found) {}
+    record Line(String what, Establishment found) {
+
+        /** "12–18": between which days half had settled; empty while it is not known. */
+        public String medianDays() {
+            return found.median()
+                    .map(m -> m.after() == 0 ? String.valueOf(m.by()) : m.after() + "–" + m.by())
+                    .orElse("");
+        }
+    }
 
     /** Of one way. */
     @Transactional(readOnly = true)

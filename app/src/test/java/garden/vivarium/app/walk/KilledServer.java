@@ -36,11 +36,13 @@ final class KilledServer implements AutoCloseable {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx400m",
                 "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                 VivariumApplication.class.getName(),
                 "--server.port=" + port,
                 "--vivarium.today=" + OnDatabase.TODAY,
+                "--vivarium.scheduled=false",
                 "--vivarium.door.free-by-address=100000");
         start.environment().put("SPRING_DATASOURCE_URL", db.url());
         start.environment().put("SPRING_DATASOURCE_USERNAME", db.user());

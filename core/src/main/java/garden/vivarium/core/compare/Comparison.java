@@ -35,6 +35,11 @@ public record Comparison(
         List<Other> others,
         Verdict verdict) {
 
+    /** Whether both sides have batches with nothing to be set against. */
+    public boolean isLeftOfBoth() {
+        return first.left() > 0 && second.left() > 0;
+    }
+
     /** From so much on two sides differ in something else, as a share of batches that would have to change. */
     static final double DIFFERS = 0.3;
 

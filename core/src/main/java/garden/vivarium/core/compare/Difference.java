@@ -18,6 +18,11 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 public record Difference(double chance, double plain, double mean, double low, double high) {
 
+    /** The chance of whichever side it lies on, ½ to 1. */
+    public double sureness() {
+        return Math.max(chance, 1 - chance);
+    }
+
     /** From so sure on one is called better, if the day of looking was fixed beforehand. */
     public static final double SURE = 0.95;
 

@@ -27,6 +27,16 @@ public final class Strata {
      */
     public record Table(String name, double keptA, double lostA, double keptB, double lostB) {
 
+        /** Of the first arm, 0 to 1. */
+        public double shareA() {
+            return keptA / a();
+        }
+
+        /** Of the second arm, 0 to 1. */
+        public double shareB() {
+            return keptB / b();
+        }
+
         double a() {
             return keptA + lostA;
         }

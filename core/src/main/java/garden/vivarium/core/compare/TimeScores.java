@@ -33,6 +33,16 @@ public final class TimeScores {
      */
     public record Result(double sum, double variance, double p, boolean isExact) {
 
+        /** Whether they are told apart, at one in twenty. */
+        public boolean isTold() {
+            return p < 0.05;
+        }
+
+        /** Whether it is the first that is sooner, or gives more often. */
+        public boolean isSooner() {
+            return sum > 0;
+        }
+
         /** The sum over its standard deviation; 0 where nothing varies. */
         public double z() {
             return variance == 0 ? 0 : sum / Math.sqrt(variance);

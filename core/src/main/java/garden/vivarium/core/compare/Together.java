@@ -31,6 +31,11 @@ import org.hipparchus.random.RandomDataGenerator;
  */
 public record Together(int batches, List<Effect> effects, List<Statement> refused, double scatter) {
 
+    /** Whether anything can be said. */
+    public boolean isAnswered() {
+        return !effects.isEmpty();
+    }
+
     /** Batches that are left over once all columns are taken off; round figures of this project's own. */
     private static final int LEFT_OVER = 10;
 
@@ -72,7 +77,18 @@ public record Together(int batches, List<Effect> effects, List<Statement> refuse
             double low,
             double high,
             double chance,
-            boolean isTold) {}
+            boolean isTold) {
+
+        /** The same from the side that gives more, in pieces of a hundred. */
+        public Better better() {
+            return more > 0
+                    ? new Better(value, beside, 100 * more, 100 * low, 100 * high)
+                    : new Better(beside, value, -100 * more, -100 * high, -100 * low);
+        }
+    }
+
+    /** An effect told upwards: of a hundred pieces so many more, and nine times in ten between which. */
+    public record Better(String value, String beside, double more, double low, double high) {}
 
     /** Why something is not answered. */
     public enum Refusal implements Rule {

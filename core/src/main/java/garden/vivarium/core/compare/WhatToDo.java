@@ -64,7 +64,13 @@ public record WhatToDo(
      * @param gain young plants a year that it would be worth, by what was stuck in the last one; 0 where it is not about plants
      * @param says it with its figures
      */
-    public record Sentence(Kind kind, String plant, Optional<Comparison> comparison, double gain, Statement says) {}
+    public record Sentence(Kind kind, String plant, Optional<Comparison> comparison, double gain, Statement says) {
+
+        /** Whether it is of something that a way may be changed in. */
+        public boolean isOfAWay() {
+            return comparison.map(c -> c.asked().factor().isOfAWay()).orElse(false);
+        }
+    }
 
     /**
      * A question that is not answered yet.

@@ -43,6 +43,16 @@ public record NextBatch(double a, double b) {
         return mean() * (1 - mean()) / (a + b + 1);
     }
 
+    /** Nineteen times in twenty it is more. */
+    public double low() {
+        return quantile(0.05);
+    }
+
+    /** Nineteen times in twenty it is less. */
+    public double high() {
+        return quantile(0.95);
+    }
+
     /**
      * The quantile of the next batch's rate: where the regularised incomplete beta function is the probability, sought on the
      * scale of ln(p/(1−p)), on which it is as smooth near 0 and 1 as between.

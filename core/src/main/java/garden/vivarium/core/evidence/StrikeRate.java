@@ -150,6 +150,16 @@ public record StrikeRate(
         return new BetaDistribution(alpha, beta).inverseCumulativeProbability(probability);
     }
 
+    /** Nineteen times in twenty it is more. */
+    public double low() {
+        return quantile(0.05);
+    }
+
+    /** Nineteen times in twenty it is less. */
+    public double high() {
+        return quantile(0.95);
+    }
+
     /** The same evidence with another Beta(α, β), both above 0. */
     public StrikeRate withBeta(double otherAlpha, double otherBeta) {
         return new StrikeRate(otherAlpha, otherBeta, rho, guideRate, guideWeight, shares);

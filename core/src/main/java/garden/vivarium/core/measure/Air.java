@@ -29,10 +29,30 @@ public record Air(double warmth, double humidity) {
         return saturation(warmth) * (1 - humidity);
     }
 
+    /** How it pulls at young plants. */
+    public enum Pull {
+        /** Leaves stay wet. */
+        WET,
+        RIGHT,
+        /** Soft leaves hang. */
+        DRY
+    }
+
+    /** How it pulls at young plants: right from 0.3 to 1.2 kPa. */
+    public Pull pull() {
+        double deficit = deficit();
+        return deficit > 1.2 ? Pull.DRY : deficit < 0.3 ? Pull.WET : Pull.RIGHT;
+    }
+
     /** The warmth at which it would be full, in °C: where water falls on leaves and covers. Not a number for air without any. */
     public double dewPoint() {
         double x = Math.log(saturation(warmth) * humidity / E0);
         return humidity == 0 ? Double.NaN : B * x / (A - x);
+    }
+
+    /** The dew point. */
+    public Temperature dew() {
+        return Temperature.ofCelsius(Math.round(10 * dewPoint()) / 10.0);
     }
 
     /**

@@ -33,6 +33,11 @@ public record BuildUp(
         List<Point> course,
         double inTime) {
 
+    /** New stock plants kept in the second generation; 0 for none. */
+    public int secondKeep() {
+        return keeps.size() > 1 ? keeps.get(1) : 0;
+    }
+
     private static final int RUNS = 300;
     /** Runs with which numbers to keep are compared, before the one chosen is run in full. */
     private static final int TRIAL_RUNS = 60;

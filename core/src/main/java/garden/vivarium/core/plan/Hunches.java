@@ -15,6 +15,16 @@ import java.util.List;
  */
 public record Hunches(int batches, double bias, double miss, double reckonedBias, double reckonedMiss, double nearer) {
 
+    /** How far the hunches lay from what came, on average, to whichever side. */
+    public double biasAbs() {
+        return Math.abs(bias);
+    }
+
+    /** Whether they lay below. */
+    public boolean isLow() {
+        return bias < 0;
+    }
+
     /**
      * One batch.
      *

@@ -32,6 +32,16 @@ public record PottingUp(List<Row> rows, int waterAfter, int feedAfter, List<Stat
         reasons = List.copyOf(reasons);
     }
 
+    /** How wide the first pots are, in cm; null where pieces go elsewhere. */
+    public Double firstAcrossCm() {
+        return rows.get(0).acrossMm().map(mm -> mm / 10.0).orElse(null);
+    }
+
+    /** One of its rows, counted from 1; empty where there are fewer. */
+    public Optional<Row> row(int number) {
+        return number <= rows.size() ? Optional.of(rows.get(number - 1)) : Optional.empty();
+    }
+
     /**
      * Pots of one size.
      *

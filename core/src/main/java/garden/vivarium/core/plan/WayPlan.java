@@ -181,6 +181,11 @@ public final class WayPlan {
      */
     public record Certain(double confidence, Optional<TakeCount> take) {
 
+        /** So many pieces; 0 where no number does it. */
+        public int pieces() {
+            return take.map(TakeCount::pieces).orElse(0);
+        }
+
         /** The confidence in a hundred. */
         public int percent() {
             return (int) Math.round(100 * confidence);

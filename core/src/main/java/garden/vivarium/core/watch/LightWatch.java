@@ -29,6 +29,11 @@ public final class LightWatch {
         /** Nothing was measured, or nothing is wanted. */
         public static final Tally NONE = new Tally(0, 0, 0);
 
+        /** Whether it was both too dull and too bright. */
+        public boolean isBoth() {
+            return dull > 0 && bright > 0;
+        }
+
         /** Whether somebody should say so: a third of the days too dull, or two hours and more a day too bright. */
         public boolean isWrong() {
             return days > 0 && (3 * dull > days || bright > 2 * days);
