@@ -1,6 +1,7 @@
 // Where the built scripts stand, and a browser's database in memory.
 import "fake-indexeddb/auto";
 import { webcrypto } from "node:crypto";
+import { readFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
 import path from "node:path";
 
@@ -8,6 +9,15 @@ import path from "node:path";
 globalThis.crypto ??= webcrypto;
 
 export const load = (name) => import(pathToFileURL(path.resolve(process.env.VIVARIUM_JS, "js", name)).href);
+
+// What the server gives to a page, from the file that it is made of.
+const file = readFileSync(path.resolve("src/main/resources/messages/en/scripts.properties"), "utf8");
+const { useMessages } = await load("messages.js");
+useMessages(
+  Object.fromEntries(
+    [...file.matchAll(/^script\.([^=]+)=(.*)$/gm)].map(([, key, text]) => [key, text.replace(/\\ /g, " ")]),
+  ),
+);
 
 /** A bench of so many cells, with what the protocol of a plug tray tells by roots. */
 export const bench = (cells = 12) => ({

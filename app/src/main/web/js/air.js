@@ -1,6 +1,7 @@
 // The air of a place: warmth by the hour with its lowest and highest, what batches there want, nights darker; humidity beneath.
 import { days } from "./days.js";
 import { create, scaleLinear, scaleUtc, axisBottom, axisLeft, line, area, select } from "./vendor/d3.js";
+import { message } from "./messages.js";
 
 const WIDTH = 860;
 const HIGH = 250;
@@ -20,7 +21,7 @@ export function start(holder) {
   const height = HIGH + EDGE.between + LOW;
   const humid = scaleLinear([0, 100], [height - EDGE.bottom, HIGH + EDGE.between]);
   const svg = create("svg").attr("viewBox", `0 0 ${WIDTH} ${height}`).attr("role", "img")
-    .attr("aria-label", `Warmth and humidity by the hour; ${coldest.toFixed(0)} to ${warmest.toFixed(0)} ${air.unit}. The CSV holds the same.`);
+    .attr("aria-label", message("air.drawn", { from: coldest.toFixed(0), to: warmest.toFixed(0), unit: air.unit }));
   const within = (h) => Math.max(EDGE.left, Math.min(WIDTH - EDGE.right, x(at(h))));
   for (const [from, to] of air.nights) {
     if (within(to) > within(from)) {
@@ -30,7 +31,7 @@ export function start(holder) {
   air.bands.forEach((b, i) => {
     svg.append("rect").attr("class", "air-band").attr("x", EDGE.left).attr("width", WIDTH - EDGE.right - EDGE.left).attr("y", y(b.to)).attr("height", Math.max(1, y(b.from) - y(b.to)));
     const words = b.codes.length > 30 ? `${b.codes.slice(0, 28)}…` : b.codes;
-    svg.append("text").attr("class", "air-label").attr("x", EDGE.left + 5 + (i % 3) * 250).attr("y", y(b.to) + 13).text(`${words} want ${b.from}–${b.to} ${air.unit}`);
+    svg.append("text").attr("class", "air-label").attr("x", EDGE.left + 5 + (i % 3) * 250).attr("y", y(b.to) + 13).text(message("air.want", { words, from: b.from, to: b.to, unit: air.unit }));
   });
   // A gap in the readings is a gap in the line.
   const pieces = [[]];
@@ -52,7 +53,7 @@ export function start(holder) {
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(humid).ticks(3).tickSizeOuter(0));
   svg.append("g").attr("transform", `translate(0,${height - EDGE.bottom})`).call(axisBottom(x).ticks(7).tickFormat(said).tickSizeOuter(0));
   svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", 12).text(air.unit);
-  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", HIGH + EDGE.between - 8).text("% humidity; light, of full sun");
+  svg.append("text").attr("class", "air-label").attr("x", 4).attr("y", HIGH + EDGE.between - 8).text(message("air.below"));
   svg.selectAll(".tick text").each(function plain() {
     select(this).attr("fill", null).attr("font-family", null).attr("font-size", null);
   });

@@ -1,4 +1,5 @@
 // Sends a copy of a nursery as it is, whatever its size; without this script its form sends up to what forms may be.
+import { message } from "./messages.js";
 
 export function start(form) {
   const refused = document.querySelector("[data-copy-refused]");
@@ -23,9 +24,9 @@ export function start(form) {
         return;
       }
       const said = await answer.json().catch(() => ({}));
-      refused.textContent = said.message ?? "It could not be sent. Look at the connection and try again.";
+      refused.textContent = said.message ?? message("copies.not-sent");
     } catch {
-      refused.textContent = "It could not be sent. Look at the connection and try again.";
+      refused.textContent = message("copies.not-sent");
     }
     refused.hidden = false;
     button.disabled = false;

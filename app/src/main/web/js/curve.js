@@ -1,6 +1,7 @@
 // The curve: share ready grows downward from the soil line, as roots do; losses hang as hatching from the bottom. The line
 // is what is certain; the lighter ramp lies where looks cannot tell; the palest band is doubt from batch to batch.
 import { create, scaleLinear, axisTop, axisLeft, area, curveStepAfter, line, select } from "./vendor/d3.js";
+import { message } from "./messages.js";
 
 const WIDTH = 760;
 const HEIGHT = 330;
@@ -9,7 +10,7 @@ const EDGE = { top: 34, right: 14, bottom: 10, left: 46 };
 export function start(holder) {
   const curves = JSON.parse(holder.dataset.curves);
   if (curves.length > 0) {
-    const svg = draw(curves, holder.dataset.label ?? "Share ready by day");
+    const svg = draw(curves, holder.dataset.label ?? message("curve.drawn"));
     holder.replaceChildren(svg);
     const link = document.querySelector("[data-curve-svg]");
     if (link) {
@@ -76,8 +77,8 @@ function draw(curves, label) {
   const top = svg.append("g").attr("transform", `translate(0,${EDGE.top})`).call(axisTop(x).ticks(10).tickSizeOuter(0));
   top.select(".domain").attr("class", "domain soil");
   svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).tickValues([0, 0.25, 0.5, 0.75, 1]).tickFormat((s) => `${100 * s}%`).tickSizeOuter(0));
-  svg.append("text").attr("x", WIDTH - EDGE.right).attr("y", 11).attr("text-anchor", "end").text("days since stuck");
-  svg.append("text").attr("x", EDGE.left).attr("y", 11).text("share of stuck, ready by the day (downward)");
+  svg.append("text").attr("x", WIDTH - EDGE.right).attr("y", 11).attr("text-anchor", "end").text(message("curve.days"));
+  svg.append("text").attr("x", EDGE.left).attr("y", 11).text(message("curve.share"));
   svg.selectAll("text").each(function plain() {
     select(this).attr("fill", null).attr("font-family", null).attr("font-size", null);
   });

@@ -1,6 +1,7 @@
 // The family picture: it grows as a root does, the eldest at the top, each generation further in. Every row shows the share
 // of its whole branch that made it. Childless batches of one method are drawn as one row, so that hundreds stay readable.
 import { create } from "./vendor/d3.js";
+import { message } from "./messages.js";
 
 const ROW = 27;
 const STEP = 30;
@@ -34,7 +35,7 @@ function gather(line) {
       several.children.push(gather(child));
       several.stuck += child.stuck;
       several.ready += child.ready;
-      several.name = `${several.children.length} batches`;
+      several.name = message("family.batches", { n: several.children.length });
     } else {
       children.push(gather(child));
     }
@@ -80,7 +81,7 @@ function draw(holder, family) {
   const x = (row) => 14 + row.depth * step;
   const y = (row) => 16 + row.at * ROW;
   const svg = create("svg").attr("class", "family").attr("viewBox", `0 0 ${WIDTH} ${shown.length * ROW + 10}`)
-    .attr("role", "group").attr("aria-label", "Family, eldest first; each row has the share of its branch that made it");
+    .attr("role", "group").attr("aria-label", message("family.drawn"));
   shown.filter((r) => r.branch.itself).forEach((r) => {
     svg.append("rect").attr("class", "family-self").attr("x", 0).attr("y", y(r) - ROW / 2).attr("width", WIDTH).attr("height", ROW);
   });
@@ -103,7 +104,7 @@ function row(svg, { branch }, x, y, text, toggle, open) {
   if (holds) {
     const isOpen = open.has(branch.id);
     mark.attr("tabindex", 0).attr("role", "button").attr("aria-expanded", String(isOpen))
-      .attr("aria-label", `${branch.name}: ${isOpen ? "fold" : "open"} its branch`)
+      .attr("aria-label", message(isOpen ? "family.fold" : "family.open", { name: branch.name }))
       .on("click", toggle)
       .on("keydown", (event) => {
         if (event.key === "Enter" || event.key === " ") {
@@ -125,8 +126,8 @@ function row(svg, { branch }, x, y, text, toggle, open) {
     svg.append("rect").attr("class", "seen-ready").attr("x", from).attr("y", y - 5).attr("width", (BAR * branch.ready) / branch.stuck).attr("height", 10);
     svg.append("text").attr("class", "family-rate").attr("x", WIDTH - 4).attr("y", y + 5).attr("text-anchor", "end")
       .text(branch.running
-        ? `${branch.ready} of ${branch.stuck} so far`
-        : `${Math.round((100 * branch.ready) / branch.stuck)}%  ${branch.ready} of ${branch.stuck}`);
+        ? message("family.so-far", { ready: branch.ready, stuck: branch.stuck })
+        : message("family.made-it", { share: Math.round((100 * branch.ready) / branch.stuck), ready: branch.ready, stuck: branch.stuck }));
   }
 }
 

@@ -1,17 +1,18 @@
 // The box that / opens: it finds as one types, even half of a code, and Enter goes to the first that is found.
+import { message } from "./messages.js";
 
 const WAIT = 120;
 
 export function start(opener) {
   const dialog = document.createElement("dialog");
   dialog.className = "find-box";
-  dialog.setAttribute("aria-label", "Find");
+  dialog.setAttribute("aria-label", message("find.title"));
   const form = document.createElement("form");
   form.action = opener.href;
   const input = document.createElement("input");
   Object.assign(input, { type: "search", name: "q", maxLength: 100, autocomplete: "off" });
-  input.setAttribute("aria-label", "Label code, plant, stock plant or place, even half of it");
-  input.placeholder = "Code, plant, stock plant or place, even half of it";
+  input.setAttribute("aria-label", message("find.label"));
+  input.placeholder = message("find.hint");
   const list = document.createElement("ul");
   list.className = "found";
   list.setAttribute("aria-live", "polite");
@@ -29,7 +30,7 @@ export function start(opener) {
     if (found.length === 0 && words !== "") {
       const none = document.createElement("li");
       none.className = "lead";
-      none.textContent = "Nothing here is called so.";
+      none.textContent = message("find.none");
       list.append(none);
     }
   };
@@ -47,7 +48,7 @@ export function start(opener) {
       show(answer.ok ? await answer.json() : [], words);
     } catch (failed) {
       if (failed.name !== "AbortError") {
-        list.textContent = "No answer from Vivarium. Press Enter to try as a page.";
+        list.textContent = message("find.no-answer");
       }
     }
   };

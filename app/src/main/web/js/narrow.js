@@ -1,4 +1,5 @@
 // Narrows the table that follows by what is typed: every word must stand in a row, or among the words that it is known by.
+import { message } from "./messages.js";
 
 const plain = (text) =>
   text
@@ -48,7 +49,7 @@ export function start(box) {
       shown += row.hidden ? 0 : 1;
     }
     placesAgain(rows.map((r) => r.row));
-    told.textContent = wanted.length > 0 ? `${shown} of ${rows.length}` : "";
+    told.textContent = wanted.length > 0 ? message("narrow.shown", { shown, all: rows.length }) : "";
     try {
       sessionStorage.setItem(key, input.value);
     } catch {

@@ -1,5 +1,6 @@
 // Photographs: made smaller in the browser before they are sent; two days laid over each other.
 import { shrunk } from "./shrink.js";
+import { message } from "./messages.js";
 
 /** A form with a file of a photograph. */
 function startForm(form) {
@@ -24,10 +25,10 @@ function sayThatItWaits(form) {
   const look = async () => {
     const answer = await fetch("/photos/waiting", { headers: { Accept: "application/json" } }).catch(() => null);
     const { waiting } = answer?.ok ? await answer.json() : { waiting: 0 };
-    line.textContent = waiting > 0 ? `It waits its turn; ${waiting} wait to be read.` : "It is sent and read.";
+    line.textContent = waiting > 0 ? message("photo.waits", { waiting }) : message("photo.sent");
   };
   line.hidden = false;
-  line.textContent = "It is sent and read.";
+  line.textContent = message("photo.sent");
   setInterval(look, LOOKS_EVERY_MS);
 }
 
@@ -43,7 +44,7 @@ function startSlider(root) {
   press.addEventListener("click", () => {
     const over = root.classList.toggle("over");
     range.closest("label").hidden = !over;
-    press.textContent = over ? "Side by side" : "One over the other";
+    press.textContent = message(over ? "photo.beside" : "photo.over");
     show();
   });
   range.addEventListener("input", show);

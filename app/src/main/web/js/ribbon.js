@@ -2,6 +2,7 @@
 // Pale bands are what is expected, ink is what was seen, a hairline is today, hatching what was lost.
 import { days } from "./days.js";
 import { create, scaleLinear, area, curveStepAfter, line } from "./vendor/d3.js";
+import { message } from "./messages.js";
 
 const SIZES = {
   small: { width: 240, height: 34, depth: 15, labels: false },
@@ -107,7 +108,7 @@ function labels(svg, r, size, soil, x) {
   }
   add((r.expected.ready[0] + r.expected.ready[1]) / 2, `${r.said.ready} ${day(r.expected.ready[0])}–${day(r.expected.ready[1])}`, r.below.ready);
   if (r.due !== null) {
-    add(r.due, `due ${day(r.due)}`, false);
+    add(r.due, message("due", { day: day(r.due) }), false);
   }
   if (r.scale.today !== null && Math.abs(r.scale.today - r.stuck) > r.scale.days * 0.12) {
     add(r.scale.today, "today", false);

@@ -2,6 +2,7 @@
 // where the two cross is the latest safe start. The mark is the plan: dragged, or moved by arrows, it says its chance at once.
 import { days } from "./days.js";
 import { create, scaleLinear, scaleUtc, axisBottom, axisLeft, line, select, pointer } from "./vendor/d3.js";
+import { message } from "./messages.js";
 
 const WIDTH = 860;
 const HEIGHT = 250;
@@ -34,8 +35,8 @@ class StartOrTake {
     holder.replaceChildren(this.draw(), this.line);
     this.place();
     this.line.textContent = plan.planned.take === null
-      ? "No number would do from that day."
-      : `Start ${said(this.at.day)}, take ${plan.planned.take}: as planned.`;
+      ? message("start.none")
+      : message("start.planned", { day: said(this.at.day), take: plan.planned.take });
   }
 
   draw() {
@@ -49,10 +50,10 @@ class StartOrTake {
     const bottom = svg.append("g").attr("transform", `translate(0,${HEIGHT - EDGE.bottom})`).call(axisBottom(x).ticks(8).tickFormat(short).tickSizeOuter(0));
     bottom.select(".domain").attr("class", "domain soil");
     svg.append("g").attr("transform", `translate(${EDGE.left},0)`).call(axisLeft(y).ticks(5).tickSizeOuter(0));
-    svg.append("text").attr("x", EDGE.left + 6).attr("y", 12).text("least number to take");
+    svg.append("text").attr("x", EDGE.left + 6).attr("y", 12).text(message("start.least"));
     if (plan.limit !== null && plan.limit <= this.top) {
       svg.append("line").attr("class", "limit").attr("x1", EDGE.left).attr("x2", WIDTH - EDGE.right).attr("y1", y(plan.limit)).attr("y2", y(plan.limit));
-      svg.append("text").attr("x", WIDTH - EDGE.right).attr("y", y(plan.limit) - 5).attr("text-anchor", "end").text(`the stock bears ${plan.limit}`);
+      svg.append("text").attr("x", WIDTH - EDGE.right).attr("y", y(plan.limit) - 5).attr("text-anchor", "end").text(message("start.bears", { limit: plan.limit }));
     }
     const shown = plan.days.filter((d) => d.pieces !== null && d.pieces <= this.top);
     svg.append("path").attr("class", "least").attr("d", line().x((d) => x(time(d.day))).y((d) => y(d.pieces))(shown));
@@ -60,14 +61,14 @@ class StartOrTake {
       const last = x(time(plan.planned.lastSafe));
       svg.append("line").attr("class", "due").attr("x1", last).attr("x2", last).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
       const left = last > 0.7 * WIDTH;
-      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(`latest safe start ${said(time(plan.planned.lastSafe))}`);
+      svg.append("text").attr("x", left ? last - 5 : last + 5).attr("text-anchor", left ? "end" : "start").attr("y", HEIGHT - EDGE.bottom - 6).text(message("start.last-safe", { day: said(time(plan.planned.lastSafe)) }));
     }
     const today = x(time(plan.today));
     if (today >= EDGE.left && today <= WIDTH - EDGE.right) {
       svg.append("line").attr("class", "today").attr("x1", today).attr("x2", today).attr("y1", EDGE.top).attr("y2", HEIGHT - EDGE.bottom);
     }
     this.mark = svg.append("g").attr("class", "mark").attr("tabindex", 0).attr("role", "slider")
-      .attr("aria-label", "Day to start and number to take").attr("aria-valuemin", 1).attr("aria-valuemax", this.top);
+      .attr("aria-label", message("start.drawn")).attr("aria-valuemin", 1).attr("aria-valuemax", this.top);
     this.mark.append("circle").attr("r", 22).attr("class", "family-press");
     this.mark.append("circle").attr("r", 8);
     this.mark.on("keydown", (event) => this.keydown(event));
@@ -109,7 +110,7 @@ class StartOrTake {
       pieces: Math.min(this.top, Math.max(1, pieces)),
     };
     this.place();
-    this.line.textContent = `Start ${said(this.at.day)}, take ${this.at.pieces}: …`;
+    this.line.textContent = message("start.asked", { day: said(this.at.day), take: this.at.pieces });
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.ask(), WAIT);
     // What the mark says is what Commit commits.
@@ -122,7 +123,7 @@ class StartOrTake {
 
   place() {
     this.mark.attr("transform", `translate(${this.x(this.at.day)},${this.y(this.at.pieces)})`)
-      .attr("aria-valuenow", this.at.pieces).attr("aria-valuetext", `${said(this.at.day)}, ${this.at.pieces} pieces`);
+      .attr("aria-valuenow", this.at.pieces).attr("aria-valuetext", message("start.at", { day: said(this.at.day), n: this.at.pieces }));
   }
 
   async ask() {
@@ -134,11 +135,11 @@ class StartOrTake {
     try {
       const answer = await (await fetch(`/plan/chance?${query}`, { signal: this.asked.signal, headers: { Accept: "application/json" } })).json();
       const enough = answer.chance !== null && answer.chance >= sure / 100;
-      this.line.textContent = `Start ${said(day)}, take ${pieces}: ${answer.words}${answer.chance === null ? "" : ` of ${wanted} in time`}`;
+      this.line.textContent = message(answer.chance === null ? "start.said" : "start.in-time", { day: said(day), take: pieces, words: answer.words, wanted });
       this.line.classList.toggle("behind", !enough);
     } catch (failed) {
       if (failed.name !== "AbortError") {
-        this.line.textContent = "No answer from Vivarium; the number above stands.";
+        this.line.textContent = message("start.no-answer");
       }
     }
   }

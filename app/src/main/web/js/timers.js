@@ -1,4 +1,5 @@
 // Soaks and drains of minutes: each timer counts down on every page, in the title, and sounds once the page has been touched.
+import { message } from "./messages.js";
 
 const TICK_MS = 500;
 const RINGS_FOR_MS = 30000;
@@ -89,10 +90,10 @@ export function start(strip) {
     }
     for (const t of all) {
       const shown = strip.querySelector(`[data-timer="${t.id}"] [data-left]`);
-      shown.textContent = left(t, now) > 0 ? clock(left(t, now)) : `over since ${clock(now - t.ends)}`;
+      shown.textContent = left(t, now) > 0 ? clock(left(t, now)) : message("timers.over-since", { time: clock(now - t.ends) });
       shown.classList.toggle("behind", left(t, now) === 0);
     }
-    document.title = over.length > 0 ? `Over: ${over[0].name} · ${title}` : next ? `${clock(left(next, now))} ${next.name} · ${title}` : title;
+    document.title = over.length > 0 ? message("timers.over", { name: over[0].name, title }) : next ? `${clock(left(next, now))} ${next.name} · ${title}` : title;
     if (over.some((t) => now - t.ends < RINGS_FOR_MS) && now - rang > 1900) {
       rang = now;
       bell.ring();
@@ -110,8 +111,8 @@ export function start(strip) {
     const stop = document.createElement("button");
     stop.type = "button";
     stop.className = "quiet";
-    stop.textContent = "Stop";
-    stop.setAttribute("aria-label", `Stop ${timer.name}`);
+    stop.textContent = message("timers.stop");
+    stop.setAttribute("aria-label", message("timers.stop-it", { name: timer.name }));
     stop.addEventListener("click", () => {
       timers.remove(timer.id);
       draw();

@@ -6,12 +6,13 @@ import { FEELS, LOOKS, canKnow, objection, sentinels, stateOfRoot, told, unchang
 import { Sending } from "./sending.js";
 import { isKept } from "./store.js";
 import { Tray } from "./tray.js";
+import { message } from "../messages.js";
 
 export async function start(root) {
   const bench = JSON.parse(root.dataset.bench);
   const opened = new Bench(root, bench, await Draft.open(bench, document.body.dataset.owner));
   if (!(await isKept())) {
-    opened.say("This browser keeps nothing of what you type: save it before you leave the page.", true);
+    opened.say(message("bench.keeps-nothing"), true);
   }
 }
 
@@ -36,7 +37,7 @@ class Bench {
     this.tray.go(this.tray.at);
     this.warned = false;
     if (this.draft.takenUp) {
-      this.say(`${this.draft.size === 1 ? "1 reading" : `${this.draft.size} readings`} from before that were not saved.`, false);
+      this.say(message("bench.from-before", { n: this.draft.size }), false);
       this.find("dropped").hidden = false;
     }
     this.find("dropped").addEventListener("click", () => this.dropDraft());
@@ -78,14 +79,14 @@ class Bench {
       this.find("photo").dataset.taken = "yes";
       await this.sendPhotos();
     } else {
-      this.find("photos").textContent = "This file cannot be read as a photograph.";
+      this.find("photos").textContent = message("bench.no-photograph");
     }
   }
 
   async sendPhotos() {
     const { waiting, refused } = await sendPhotos(this.draft.owner);
-    const wait = waiting === 1 ? "1 photograph waits to be sent." : `${waiting} photographs wait to be sent.`;
-    this.find("photos").textContent = refused ?? (waiting > 0 ? wait : this.find("photo").dataset.taken ? "The photograph is kept." : "");
+    const wait = message("bench.photographs-wait", { n: waiting });
+    this.find("photos").textContent = refused ?? (waiting > 0 ? wait : this.find("photo").dataset.taken ? message("bench.photograph-kept") : "");
   }
 
   keyButton(text, key) {
@@ -103,10 +104,10 @@ class Bench {
   tellNow() {
     const cell = this.tray.cell;
     this.find("now").textContent = this.tray.chosen.size > 1
-      ? `${this.tray.chosen.size} pieces chosen`
-      : `Piece ${cell.piece}: ${words(this.draft.entry(cell.piece), this.bench)}`;
+      ? message("bench.chosen", { n: this.tray.chosen.size })
+      : message("bench.piece", { piece: cell.piece, words: words(this.draft.entry(cell.piece), this.bench) });
     this.find("now-drawing").replaceChildren(this.tray.buttons[this.tray.at].querySelector("svg").cloneNode(true));
-    this.find("count").textContent = `${this.draft.size} of ${this.bench.cells.length} looked at`;
+    this.find("count").textContent = message("bench.looked-at", { read: this.draft.size, all: this.bench.cells.length });
     this.root.querySelectorAll("[data-needs]").forEach((b) => {
       b.disabled = !canKnow(this.bench, this.look(cell), b.dataset.needs) || (b.dataset.needs === "FIRST_SIGN" && this.bench.firstSign === null);
     });
@@ -161,7 +162,7 @@ class Bench {
 
   setRoot(mm) {
     if (this.bench.ready.byRoots && this.tray.targets().some((c) => !canKnow(this.bench, this.look(c), "READY"))) {
-      this.say("A look from above cannot measure roots; press k to tug or lift this one.", true);
+      this.say(message("bench.no-roots"), true);
       return;
     }
     this.setState(stateOfRoot(this.bench, mm), { rootMm: mm });
@@ -198,7 +199,7 @@ class Bench {
     if (this.asks === "digits") {
       if (/^\d$/.test(key)) {
         this.digits = (this.digits + key).slice(0, 4);
-        this.say(`Longest root ${told(this.digits * this.bench.lengths.step, this.bench.lengths)}`, false);
+        this.say(message("bench.longest-root", { length: told(this.digits * this.bench.lengths.step, this.bench.lengths) }), false);
         return true;
       }
       this.finishDigits();
@@ -275,14 +276,14 @@ class Bench {
   nextLook() {
     this.note((e) => ({ look: next(LOOKS, e.look ?? this.draft.values.look) }));
     const words = this.find("look").querySelector(`[value=${this.look(this.tray.cell)}]`).textContent;
-    this.say(`This piece: ${words}`, false);
+    this.say(message("bench.this-piece", { words }), false);
   }
 
   changeLook() {
     this.draft.set("look", this.find("look").value);
     this.tellNow();
     if (!canKnow(this.bench, this.draft.values.look, "READY")) {
-      this.say("From above: top growth, firmness and losses only; roots stay unknown.", false);
+      this.say(message("bench.from-above"), false);
     }
     this.tray.buttons[this.tray.at].focus();
   }
@@ -300,7 +301,7 @@ class Bench {
   restUnchanged() {
     const rest = this.bench.cells.filter((c) => this.draft.entry(c.piece) === undefined);
     this.read(rest, (_, cell) => unchanged(this.bench, cell, this.draft.values.look) ?? undefined);
-    this.say("The rest: looked at, unchanged.", false);
+    this.say(message("bench.the-rest"), false);
   }
 
   askSentinels() {
@@ -308,7 +309,7 @@ class Bench {
     const drawn = sentinels(this.bench.cells, Math.min(5, Math.max(2, Math.round(running / 12)))).sort((a, b) => a - b);
     this.tray.sentinels = new Set(drawn);
     this.tray.drawAll();
-    this.say(`Tug or lift only these: ${drawn.join(", ")}. They stand for the tray.`, false);
+    this.say(message("bench.sentinels", { pieces: drawn.join(", ") }), false);
     if (drawn.length > 0) {
       this.tray.goTo(drawn[0]);
     }
@@ -321,7 +322,7 @@ class Bench {
     this.tray.chooseSeveral(on);
     this.root.querySelector("[data-press=m]").setAttribute("aria-pressed", String(on));
     if (on) {
-      this.say("Touch all that are alike, then say what they are.", false);
+      this.say(message("bench.touch-alike"), false);
     }
   }
 
@@ -329,23 +330,23 @@ class Bench {
     const pieces = this.draft.undo();
     this.tray.drawAll();
     if (pieces === null) {
-      this.say("Nothing left to undo.", false);
+      this.say(message("bench.nothing-to-undo"), false);
       return;
     }
     this.tray.goTo(pieces[0]);
-    this.say("Undone.", false);
+    this.say(message("bench.undone"), false);
   }
 
   save() {
     this.finishDigits();
     const { lookedOn } = this.draft.values;
     if (this.draft.size === 0) {
-      this.say("No piece has a reading yet. Press 0, 1, 2 or x on one, or = for all unchanged.", true);
+      this.say(message("bench.no-reading"), true);
     } else if (!lookedOn || lookedOn > this.bench.today || lookedOn < this.bench.stuckOn) {
-      this.say(`Give a day from ${written(new Date(this.bench.stuckOn))} to today.`, true);
+      this.say(message("bench.day", { from: written(new Date(this.bench.stuckOn)) }), true);
     } else if (this.unread > 0 && !this.warned) {
       this.warned = true;
-      this.say(`${this.unread === 1 ? "1 cell has" : `${this.unread} cells have`} no reading and will stay unread. Save again if that is meant, or press = first: the rest was looked at, and nothing changed.`, true);
+      this.say(message("bench.unread", { n: this.unread }), true);
     } else {
       this.sending.save();
     }
@@ -363,6 +364,6 @@ class Bench {
     this.find("dropped").hidden = true;
     this.tray.drawAll();
     this.tellNow();
-    this.say("Dropped; nothing is typed yet.", false);
+    this.say(message("bench.dropped"), false);
   }
 }

@@ -1,10 +1,11 @@
 // Sends checks that the server does not have yet. Each carries an id made here, so that sending twice counts once, and goes under
 // the name of the person who typed it or not at all.
 import { checksOf, putAside, putCheck, removeCheck } from "./store.js";
+import { message } from "../messages.js";
 
 const REFUSALS = [400, 404, 422];
-const NO_ROOM = "The server’s disk is full; it is kept here and sent again once there is room.";
-const NOT_WELL = "The server is not well; it is kept here and sent again.";
+const NO_ROOM = message("outbox.no-room");
+const NOT_WELL = message("outbox.not-well");
 
 /** Checks of an owner that wait to be sent; those put aside wait for a press. */
 export const waiting = async (owner) => (await checksOf(owner)).filter((c) => !c.aside);
@@ -43,14 +44,14 @@ export async function send(item) {
   try {
     const session = await token();
     if (session === null) {
-      return { outcome: "unsent", message: "Sign in again in another tab; it is kept here until then." };
+      return { outcome: "unsent", message: message("outbox.sign-in") };
     }
     if (session.owner !== item.owner) {
-      return { outcome: "unsent", message: "Somebody else is signed in now; it is kept here until you are." };
+      return { outcome: "unsent", message: message("outbox.somebody-else") };
     }
     return await read(await post(item, session), item);
   } catch {
-    return { outcome: "unsent", message: "No connection; it is kept here and sent when there is one." };
+    return { outcome: "unsent", message: message("outbox.no-connection") };
   }
 }
 

@@ -2,6 +2,7 @@
 import { shrunk } from "../shrink.js";
 import { token } from "./outbox.js";
 import { photosOf, putPhoto, removePhoto } from "./store.js";
+import { message as told } from "../messages.js";
 
 /** Keeps a photograph that was just taken; answers whether it could be read. */
 export async function keepPhoto(owner, code, takenOn, file) {
@@ -72,7 +73,7 @@ export async function sendPhotos(owner) {
       for (const item of waiting) {
         const { outcome, message } = await sendOne(item, session);
         if (outcome === "refused") {
-          refused = `${message} It is kept under “What waits in this browser”.`;
+          refused = told("photos.aside", { answer: message });
         }
       }
     }

@@ -1,4 +1,5 @@
 // What may be read of a piece in bench mode, apart from any page: pure functions, so that the rules stand in one place.
+import { message } from "../messages.js";
 
 export const LOOKS = ["ABOVE", "WALL", "TUG", "LIFTED"];
 export const FEELS = [null, "FIRM", "SOFT", "SHRIVELLED"];
@@ -13,17 +14,17 @@ export function canKnow(bench, look, state) {
 /** Why the cell cannot take the state, in words; null if it can. */
 export function objection(bench, cell, look, state) {
   if (cell.state === "LOST" || cell.state === "SENT") {
-    return `Piece ${cell.piece} is ${cell.state === "LOST" ? "lost" : "sent away"}; take that check back on the batch sheet if it was wrong.`;
+    return message(cell.state === "LOST" ? "reading.is-lost" : "reading.is-sent", { piece: cell.piece });
   }
   if (state === "FIRST_SIGN" && bench.firstSign === null) {
-    return "This way has no first sign: it is ready when it holds and grows.";
+    return message("reading.no-first-sign");
   }
   if (!canKnow(bench, look, state)) {
-    return `A look from above cannot tell of ${state === "READY" ? "ready" : "first sign"}; press k to tug or lift this one.`;
+    return message(state === "READY" ? "reading.unknown-ready" : "reading.unknown-first-sign");
   }
   const unknowing = state === "NONE" && !canKnow(bench, look, "READY");
   if (ORDER.indexOf(state) < ORDER.indexOf(cell.state) && !unknowing) {
-    return `Piece ${cell.piece} was ${cell.state === "READY" ? "ready" : "at first sign"} before; take that check back on the batch sheet if it was wrong.`;
+    return message(cell.state === "READY" ? "reading.was-ready" : "reading.was-at-first-sign", { piece: cell.piece });
   }
   return null;
 }
@@ -62,25 +63,25 @@ export function told(mm, { unit, each, decimals }) {
 /** A reading in words. */
 export function words(entry, { causes, lengths }) {
   if (!entry) {
-    return "not looked at";
+    return message("reading.none");
   }
-  const state = { NONE: "nothing yet", FIRST_SIGN: "first sign", READY: "ready", LOST: "lost", SENT: "sent away" }[entry.state];
-  const parts = [entry.unchanged ? `unchanged, ${state}` : state];
+  const state = message(`reading.${entry.state}`);
+  const parts = [entry.unchanged ? message("reading.unchanged", { state }) : state];
   if (entry.cause) {
     parts.push(causes.find((c) => c.code === entry.cause).word);
   }
   // What was typed has no root where none was measured, what the server has says null.
   if (Number.isFinite(entry.rootMm)) {
-    parts.push(`root ${told(entry.rootMm, lengths)}`);
+    parts.push(message("reading.root", { length: told(entry.rootMm, lengths) }));
   }
   if (entry.sideRoots) {
-    parts.push("side roots");
+    parts.push(message("reading.side-roots"));
   }
   if (entry.topGrowth) {
-    parts.push("top growth");
+    parts.push(message("reading.top-growth"));
   }
   if (entry.firmness) {
-    parts.push(entry.firmness.toLowerCase());
+    parts.push(message(`reading.${entry.firmness}`));
   }
   return parts.join(", ");
 }

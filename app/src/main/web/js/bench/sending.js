@@ -2,6 +2,7 @@
 import { settle } from "./draft.js";
 import { put, remove, send, waiting } from "./outbox.js";
 import { words } from "./readings.js";
+import { message } from "../messages.js";
 
 const RETRY_MS = 8000;
 
@@ -24,7 +25,7 @@ export class Sending {
 
   async begin() {
     if (await this.next()) {
-      this.say("A check of this batch waits to be sent.", false);
+      this.say(message("sending.waits"), false);
       await this.retry();
     }
   }
@@ -49,13 +50,13 @@ export class Sending {
       this.busy = false;
       return;
     }
-    this.say("Sending…", false);
+    this.say(message("sending.sending"), false);
     const answer = await send(item);
     this.busy = false;
     if (answer.outcome === "kept") {
       await this.kept(item, answer);
     } else if (answer.outcome === "refused") {
-      this.say(`${answer.message} Nothing you typed is lost: mend it here and save again.`, true);
+      this.say(message("sending.mend", { answer: answer.message }), true);
     } else if (answer.outcome === "clash") {
       await this.showBothSides(item, answer);
     } else {
@@ -81,11 +82,11 @@ export class Sending {
       .filter((d) => d.theirs.state !== d.mine.state);
     this.clash.querySelector("ul").replaceChildren(...differing.map((d) => {
       const line = document.createElement("li");
-      line.textContent = `Piece ${d.mine.piece}: held as ${words(d.theirs, this.bench)}, yours ${words(d.mine, this.bench)}`;
+      line.textContent = message("sending.differs", { piece: d.mine.piece, theirs: words(d.theirs, this.bench), mine: words(d.mine, this.bench) });
       return line;
     }));
     this.clash.querySelector("[data-clash-text]").textContent =
-      differing.length === 0 ? `${answer.message} Both say the same of your pieces.` : `${answer.message} These differ:`;
+      differing.length === 0 ? message("sending.same", { answer: answer.message }) : message("sending.these", { answer: answer.message });
     this.clash.hidden = false;
     this.clash.querySelector("[data-both]").onclick = async () => {
       this.clash.hidden = true;

@@ -2,6 +2,7 @@
 import { drawing, drawingOf } from "./piece.js";
 import { words } from "./readings.js";
 import { Selection } from "./selection.js";
+import { message } from "../messages.js";
 
 /** More cells side by side than this are smaller than a thumb on a phone. */
 const WIDEST = 7;
@@ -76,7 +77,7 @@ export class Tray {
     button.classList.toggle("unchanged", entry?.unchanged === true);
     button.classList.toggle("at", this.selection.has(i));
     button.classList.toggle("sentinel", this.sentinels.has(cell.piece));
-    button.setAttribute("aria-label", `piece ${cell.piece}: ${words(entry, this.bench)}`);
+    button.setAttribute("aria-label", message("tray.piece", { piece: cell.piece, words: words(entry, this.bench) }));
   }
 
   /** Goes to a cell; extending keeps those chosen and adds it. */

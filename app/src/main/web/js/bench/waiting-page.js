@@ -3,19 +3,21 @@ import { settle, takeUp } from "./draft.js";
 import { send } from "./outbox.js";
 import { sendPhoto } from "./photos.js";
 import { checksOf, countOfOthers, photosOf, putCheck, putPhoto, removeCheck, removePhoto } from "./store.js";
+import { languageOfDays } from "../days.js";
+import { message } from "../messages.js";
 
 const since = (item) =>
   item.fromBefore
-    ? "kept by an earlier version, nobody knows for whom"
-    : `waits since ${new Date(item.since).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}`;
+    ? message("waiting.from-before")
+    : message("waiting.since", { time: new Date(item.since).toLocaleString(languageOfDays(), { dateStyle: "medium", timeStyle: "short" }) });
 
 const pageOf = (code) => `/batches/${encodeURIComponent(code)}`;
 
 /** How a check is told, sent, put aside, mended and dropped. */
 const ofCheck = (owner) => (item) => ({
-  verb: "Check",
-  what: `${item.check.pieces.length === 1 ? "1 piece" : `${item.check.pieces.length} pieces`}, looked at on ${item.check.lookedOn}`,
-  kept: `The check of ${item.code} is written down.`,
+  verb: message("waiting.check"),
+  what: message("waiting.pieces", { n: item.check.pieces.length, day: item.check.lookedOn }),
+  kept: message("waiting.check-kept", { code: item.code }),
   send: async () => {
     const answer = await send(item);
     if (answer.outcome === "kept") {
@@ -33,10 +35,10 @@ const ofCheck = (owner) => (item) => ({
 
 /** The same of a photograph, which cannot be mended. */
 const ofPhoto = (item) => ({
-  verb: "Photograph",
-  what: `taken on ${item.takenOn}`,
-  kept: `The photograph of ${item.code} is kept.`,
-  send: async () => ({ message: "There is no connection, or the server is not well; it stays here.", ...(await sendPhoto(item)) }),
+  verb: message("waiting.photograph"),
+  what: message("waiting.taken", { day: item.takenOn }),
+  kept: message("waiting.photograph-kept", { code: item.code }),
+  send: async () => ({ message: message("waiting.stays"), ...(await sendPhoto(item)) }),
   putAside: () => putPhoto({ ...item, aside: true }),
   mend: null,
   drop: () => removePhoto(item.clientId),
@@ -53,7 +55,7 @@ export async function start(root) {
     root.querySelector("[data-none]").hidden = checks.length + photos.length > 0;
     const others = await countOfOthers(owner);
     root.querySelector("[data-others]").hidden = others === 0;
-    root.querySelector("[data-others-count]").textContent = others === 1 ? "1 check" : `${others} checks`;
+    root.querySelector("[data-others-count]").textContent = message("waiting.checks", { n: others });
   };
 
   const drawn = (item, does) => {
@@ -72,7 +74,7 @@ export async function start(root) {
     find("what").textContent = does.what;
     find("since").textContent = since(item);
     find("refused").hidden = !item.refused;
-    find("refused").textContent = item.refused ? `The server would not have it: ${item.refused}` : "";
+    find("refused").textContent = item.refused ? message("waiting.refused", { why: item.refused }) : "";
     press("aside", !item.aside, does.putAside);
     press("mend", Boolean(item.refused && does.mend), () => does.mend());
     press("drop", item.aside, does.drop);

@@ -4,6 +4,7 @@ import { refusedOf, send, waiting } from "./outbox.js";
 import { sendPhotos } from "./photos.js";
 import { settle } from "./draft.js";
 import { adoptOld, photosOf } from "./store.js";
+import { message } from "../messages.js";
 
 /** Sends all that waits for the owner, but for batches that another tab is looking at: that tab sends its own. Answers how much still waits. */
 export async function sendAll(owner) {
@@ -45,16 +46,16 @@ export async function keepSending(owner) {
   await send();
 }
 
-const counted = (count, one, many) => (count === 0 ? [] : [count === 1 ? `1 ${one}` : `${count} ${many}`]);
+const counted = (key, n, figures = {}) => (n === 0 ? [] : [message(key, { n, ...figures })]);
 
 /** The head of the page says what waits, and what was refused. */
 function tell(checks, photos, refused) {
   const line = document.querySelector("[data-waits]");
   if (line) {
     line.hidden = checks + photos + refused === 0;
-    const what = [...counted(checks, "look", "looks"), ...counted(photos, "photograph", "photographs")].join(" and ");
-    const waits = checks + photos === 0 ? [] : [`${what} ${checks + photos === 1 ? "waits" : "wait"} to be sent`];
-    const back = refused === 0 ? [] : [`${refused} ${refused === 1 ? "was" : "were"} refused: mend or drop`];
+    const what = [...counted("waits.looks", checks), ...counted("waits.photographs", photos)].join(message("waits.and"));
+    const waits = counted("waits.sent", checks + photos, { what });
+    const back = counted("waits.refused", refused);
     line.textContent = [...waits, ...back].join("; ");
   }
 }

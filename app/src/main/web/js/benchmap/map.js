@@ -1,6 +1,7 @@
 // The bench map: looked over with wheel, drag and keys; vessels carried and benches arranged by dragging or by keys.
 import { token } from "../bench/outbox.js";
 import { drawMark, drawMisfit, drawVessel, palette } from "./drawing.js";
+import { message } from "../messages.js";
 
 const STEP_CM = 5;
 const MARK = 13;
@@ -150,8 +151,8 @@ class BenchMap {
       ink.fillStyle = full ? colours.terracotta : colours.loam;
       const name = bench.name.startsWith(`${bench.house.name}, `) ? bench.name.slice(bench.house.name.length + 2) : bench.name;
       const room = bench.wide * this.scale + 24;
-      const long = `${name}: ${bench.taken} of ${bench.trays} trays${full ? ", too full" : ""}`;
-      const short = `${bench.taken} of ${bench.trays}${full ? ", too full" : ""}`;
+      const long = message(full ? "map.room-full" : "map.room", { name, taken: bench.taken, trays: bench.trays });
+      const short = message(full ? "map.short-full" : "map.short", { taken: bench.taken, trays: bench.trays });
       const words = [long, bench.house.benches.length > 1 ? name : short, short].find((w) => ink.measureText(w).width <= room);
       if (words) {
         ink.fillText(words, x, y - 2);
@@ -240,7 +241,7 @@ class BenchMap {
     arrange?.addEventListener("click", () => {
       this.arranging = !this.arranging;
       arrange.setAttribute("aria-pressed", String(this.arranging));
-      this.say(this.arranging ? "Drag a bench, or a house by its name." : "");
+      this.say(this.arranging ? message("map.drag") : "");
     });
   }
 
@@ -348,12 +349,12 @@ class BenchMap {
         await this.put(drag.vessel, drag.was);
       } else {
         this.putBack(drag.vessel, drag.was);
-        this.say("There is no bench there; it stays where it was.");
+        this.say(message("map.no-bench"));
       }
     } else if (drag.bench) {
-      await this.send({ what: "bench", of: drag.bench.id, x: drag.bench.x, y: drag.bench.y }, `${drag.bench.name} is put there.`);
+      await this.send({ what: "bench", of: drag.bench.id, x: drag.bench.x, y: drag.bench.y }, message("map.put", { name: drag.bench.name }));
     } else if (drag.house) {
-      await this.send({ what: "house", of: drag.house.name, x: drag.house.x, y: drag.house.y }, `${drag.house.name} is put there.`);
+      await this.send({ what: "house", of: drag.house.name, x: drag.house.x, y: drag.house.y }, message("map.put", { name: drag.house.name }));
     }
     this.overBench = null;
     this.draw();
@@ -386,7 +387,7 @@ class BenchMap {
     const carried = bench.id !== was.place;
     const kept = await this.send(
       { what: "vessel", of: vessel.code, place: bench.id, x: vessel.at.x, y: vessel.at.y },
-      carried ? `${vessel.code} is carried to ${bench.name}.` : `${vessel.code} stands there.`,
+      carried ? message("map.carried", { code: vessel.code, bench: bench.name }) : message("map.stands", { code: vessel.code }),
     );
     if (!kept) {
       this.putBack(vessel, was);
@@ -412,9 +413,9 @@ class BenchMap {
         this.say(done);
         return true;
       }
-      this.say((await answer?.json().catch(() => null))?.message ?? "It could not be kept; load the page anew.");
+      this.say((await answer?.json().catch(() => null))?.message ?? message("map.not-kept"));
     } catch {
-      this.say("No connection: it was not kept.");
+      this.say(message("map.no-connection"));
     }
     return false;
   }
@@ -440,7 +441,7 @@ class BenchMap {
       }
     } else if (event.key === "m" && this.chosen && !this.held && this.mayMove()) {
       this.held = { place: this.chosen.place, at: { ...this.chosen.at } };
-      this.say(`${this.chosen.code} is picked up: arrows move it, b takes it to the next bench, Enter puts it down, Escape back.`);
+      this.say(message("map.picked-up", { code: this.chosen.code }));
     } else if (event.key === "b" && this.held) {
       const next = (this.benches.findIndex((b) => b.id === this.chosen.place) + 1) % this.benches.length;
       this.chosen.place = this.benches[next].id;
@@ -457,7 +458,7 @@ class BenchMap {
     } else if (event.key === "Escape" && this.held) {
       this.putBack(this.chosen, this.held);
       this.held = null;
-      this.say("It stays where it was.");
+      this.say(message("map.stays"));
     } else {
       return;
     }
@@ -488,7 +489,7 @@ class BenchMap {
     const link = this.root.querySelector("[data-map-open]");
     link.hidden = !vessel;
     link.href = vessel ? `/batches/${encodeURIComponent(vessel.code)}` : "#";
-    link.textContent = vessel ? `To ${vessel.code}` : "";
+    link.textContent = vessel ? message("map.to", { code: vessel.code }) : "";
     this.draw();
   }
 

@@ -2,6 +2,7 @@
 import { nearest } from "../benchmap/map.js";
 import { drawPlant, node, says } from "./drawing.js";
 import { add, find, mark, MARKS, move, read, remove, SHEET, spotBeside, tie, write } from "./plant.js";
+import { message } from "../messages.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
@@ -30,7 +31,7 @@ function picture(plant, how, words) {
   const xs = plant.growths.map((g) => g.x);
   const ys = plant.growths.map((g) => g.y);
   const box = [Math.min(...xs) - 48, Math.min(...ys) - 52, Math.max(...xs) - Math.min(...xs) + 96, Math.max(...ys) - Math.min(...ys) + 100];
-  const svg = node("svg", { viewBox: box.join(" "), role: "img", "aria-label": words ?? "The plant as it lies", class: "divide-small" });
+  const svg = node("svg", { viewBox: box.join(" "), role: "img", "aria-label": words ?? message("divide.drawn"), class: "divide-small" });
   svg.append(drawPlant(plant, how));
   return svg;
 }
@@ -97,10 +98,10 @@ class Sheet {
     });
     this.said.textContent =
       chosen === null
-        ? "Press n for the first growth, the oldest; or touch the sheet where it lies."
+        ? message("divide.begin")
         : this.tying === null
-          ? `${this.plant.growths.length} drawn. Chosen is ${says(chosen)}.`
-          : `Tie ${this.tying} to which? Choose it, and press t again.`;
+          ? message("divide.chosen", { drawn: this.plant.growths.length, chosen: says(chosen) })
+          : message("divide.tie", { from: this.tying });
   }
 
   act(what) {

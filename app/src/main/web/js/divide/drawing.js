@@ -1,4 +1,5 @@
 // How a plant that is to be divided is drawn: growths with their roots below and leaf above, ties between, cuts across the ties.
+import { message } from "../messages.js";
 const NS = "http://www.w3.org/2000/svg";
 
 export function node(name, attributes = {}, ...children) {
@@ -10,11 +11,11 @@ export function node(name, attributes = {}, ...children) {
 
 const words = (growth) =>
   growth.marks.has("d")
-    ? "dead"
+    ? message("divide.dead")
     : [
-        growth.marks.has("r") ? "roots" : "no roots",
-        growth.marks.has("l") ? "a lead" : null,
-        growth.marks.has("f") ? null : "leafless",
+        growth.marks.has("r") ? message("divide.roots") : message("divide.no-roots"),
+        growth.marks.has("l") ? message("divide.lead") : null,
+        growth.marks.has("f") ? null : message("divide.leafless"),
       ]
         .filter(Boolean)
         .join(", ");

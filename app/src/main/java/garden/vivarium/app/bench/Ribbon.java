@@ -1,6 +1,7 @@
 package garden.vivarium.app.bench;
 
 import garden.vivarium.app.batch.PottingView;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.looks.Outcome;
 import garden.vivarium.core.looks.Tallies;
@@ -77,6 +78,31 @@ public record Ribbon(
 
     /** What was written off is gone too, on the day it was. */
     private static final Set<Outcome> LOST_OR_GIVEN_UP = EnumSet.of(Outcome.LOST, Outcome.GIVEN_UP);
+
+    /** A made-up one with all its parts, for whoever learns to read them: ten pieces of a method, day by day from the first of a year. */
+    static Ribbon example(Method method) {
+        return new Ribbon(
+                new Scale("2026-01-01", 40, 26),
+                1,
+                1,
+                null,
+                new Bands(null, List.of(8, 18), List.of(16, 34), null),
+                new Below(true, true),
+                new Seen(
+                        10,
+                        List.of(List.of(10, 4), List.of(14, 7)),
+                        List.of(List.of(17, 2), List.of(21, 5), List.of(25, 6)),
+                        List.of(List.of(14, 1), List.of(25, 2)),
+                        List.of(List.of(22, 4)),
+                        List.of(),
+                        List.of(10, 14, 17, 21, 25)),
+                new Said(
+                        Messages.text("method.cut"),
+                        done(method),
+                        method.firstSign().map(Method.Told::word).orElse(null),
+                        method.ready().word()),
+                Messages.text("ribbon.example"));
+    }
 
     /**
      * The ribbon of a plan: what is expected, nothing seen.
@@ -163,15 +189,19 @@ public record Ribbon(
                                 PottingView::settled),
                         looks.stream().map(d -> day(start, d)).toList()),
                 new Said(
-                        begin == Begin.STUCK ? "cut" : method.done(),
+                        begin == Begin.STUCK ? Messages.text("method.cut") : done(method),
                         switch (begin) {
-                            case STUCK -> method.done();
-                            case AWAKE -> "awake";
-                            case ASLEEP -> "if awake";
+                            case STUCK -> done(method);
+                            case AWAKE -> Messages.text("method.awake");
+                            case ASLEEP -> Messages.text("method.if.awake");
                         },
                         method.firstSign().map(Method.Told::word).orElse(null),
                         method.ready().word()),
                 words);
+    }
+
+    private static String done(Method method) {
+        return Messages.text("method.done", "planted", method.planted());
     }
 
     private static List<List<Integer>> soFar(Tallies tallies, Set<Outcome> outcomes, int stuck) {

@@ -70,6 +70,7 @@ class SheetController {
         List<Benches.Row> rows = benches.open();
         rows(rows, 0, all ? rows.size() : Math.min(FIRST, rows.size()), model);
         model.addAttribute("finished", benches.lastFinished());
+        model.addAttribute("example", Ribbon.example(guide.method("tip cutting").orElseThrow()));
         model.addAttribute("finishedCount", benches.countFinished());
         return "bench/benches";
     }
@@ -103,6 +104,9 @@ class SheetController {
         BatchSheet sheet = sheets.of(code);
         model.addAttribute("sheet", sheet);
         model.addAttribute("batch", sheet.batch());
+        model.addAttribute(
+                "methodDone",
+                Messages.text("method.done", "planted", sheet.way().method().planted()));
         model.addAttribute(
                 "curve",
                 sheet.curve()

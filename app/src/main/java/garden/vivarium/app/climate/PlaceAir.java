@@ -85,6 +85,11 @@ record PlaceAir(
         return last.map(Reading::humidity).orElse(null);
     }
 
+    /** What is alarmed; null for nothing. */
+    public AirWatch.Alarm alarmed() {
+        return alarm.map(AirWatch.Now::alarm).orElse(null);
+    }
+
     /** For how many hours on end it was as is alarmed; 0 for no alarm. */
     public int alarmHours() {
         return alarm.map(AirWatch.Now::hours).orElse(0);

@@ -45,6 +45,11 @@ public class NeighbourBook {
                     .sum();
         }
 
+        /** Share of them that was ready, 0 to 1. */
+        public double share() {
+            return 1.0 * kept() / pieces();
+        }
+
         /** Of these, ready. */
         public long kept() {
             return ways.stream()

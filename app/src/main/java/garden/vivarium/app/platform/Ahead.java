@@ -9,6 +9,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -20,13 +21,11 @@ public class Ahead {
 
     private static final Logger LOG = LoggerFactory.getLogger(Ahead.class);
 
-    /** With so much waiting, pages are as likely to come to it first. */
-    private static final int MOST_WAITING = 50;
-
     /** The page that answers comes first, and one that follows at once does its own part; what is told meanwhile is reckoned with it. */
     private static final long A_WHILE_MS = 150;
 
     private final CurrentNursery nursery;
+    private final int mostWaiting;
     private final Set<Work> waiting = ConcurrentHashMap.newKeySet();
     private final ScheduledExecutorService thread = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread made = new Thread(work, "ahead");
@@ -34,8 +33,14 @@ public class Ahead {
         return made;
     });
 
-    Ahead(CurrentNursery nursery) {
+    /**
+     * A worker for all nurseries.
+     *
+     * @param mostWaiting with so much waiting, pages are as likely to come to it first; 0 for nothing ahead
+     */
+    Ahead(CurrentNursery nursery, @Value("${vivarium.ahead.most:50}") int mostWaiting) {
         this.nursery = nursery;
+        this.mostWaiting = mostWaiting;
     }
 
     private record Work(UUID nursery, String what) {}
@@ -52,7 +57,7 @@ public class Ahead {
     /** The same for a nursery, whoever asks. */
     public void soon(UUID of, String what, Runnable work) {
         Work asked = new Work(of, what);
-        if (waiting.size() < MOST_WAITING && waiting.add(asked)) {
+        if (waiting.size() < mostWaiting && waiting.add(asked)) {
             // Nobody waits for it; what fails is said where it runs.
             var unused = thread.schedule(() -> run(asked, work), A_WHILE_MS, TimeUnit.MILLISECONDS);
         }

@@ -17,10 +17,13 @@ class EveryPage {
     private final Today today;
     private final Assets assets;
 
-    EveryPage(CurrentNursery nursery, Today today, Assets assets) {
+    private final ScriptMessages scripts;
+
+    EveryPage(CurrentNursery nursery, Today today, Assets assets, ScriptMessages scripts) {
         this.nursery = nursery;
         this.today = today;
         this.assets = assets;
+        this.scripts = scripts;
     }
 
     /** The same for a page that is shown in place of the one asked for. */
@@ -32,6 +35,7 @@ class EveryPage {
         model.addAttribute("readsOnly", readsOnly(request));
         model.addAttribute("assets", assets());
         model.addAttribute("svg", svg());
+        model.addAttribute("scriptMessages", scriptMessages());
     }
 
     @ModelAttribute("here")
@@ -77,6 +81,11 @@ class EveryPage {
     @ModelAttribute("assets")
     Assets assets() {
         return assets;
+    }
+
+    @ModelAttribute("scriptMessages")
+    String scriptMessages() {
+        return scripts.address();
     }
 
     @ModelAttribute("svg")

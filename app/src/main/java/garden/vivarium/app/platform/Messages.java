@@ -8,7 +8,9 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.NoSuchMessageException;
@@ -125,6 +127,16 @@ public class Messages implements MessageSource {
         return filled.indexOf('-') < 0
                 ? filled
                 : HYPHEN_OF_A_NUMBER.matcher(filled).replaceAll("−");
+    }
+
+    /** What is said of keys that begin so, by what follows, with its figures still to be filled in. */
+    public Map<String, String> below(String prefix) {
+        Map<String, String> said = new TreeMap<>();
+        Stream.of(LANGUAGES.get(Locale.ENGLISH), spoken())
+                .forEach(language -> language.keys().stream()
+                        .filter(k -> k.startsWith(prefix))
+                        .forEach(k -> said.put(k.substring(prefix.length()), language.pattern(k))));
+        return said;
     }
 
     /** Whether the file has words for the key. */

@@ -244,6 +244,14 @@ class Sums {
                         typed.text("what", "concentrate")));
     }
 
+    /** Whether something was asked that stands in the fold of a mix: cells, baskets, a root ball, a dressing. */
+    static boolean isOfMore(Typed typed) {
+        return typed.isAsked("cells")
+                && (typed.one("shape", Shape.class, Shape.ROUND).isOfMore()
+                        || !typed.text("ball", "0").equals("0")
+                        || !typed.text("dress", "0").equals("0"));
+    }
+
     /** Full, half or quarter strength. */
     private static double share(Typed typed) {
         return typed.one("strength", Strength.class, Strength.FULL).share;

@@ -97,7 +97,7 @@ class SumsController {
         model.addAttribute("by", form.getOrDefault("by", Sums.By.PARTS.name()));
         model.addAttribute("kept", asked(form));
         model.addAttribute("howStrong", Sums.Strength.values());
-        model.addAttribute("more", new Typed(typed).isOfMore());
+        model.addAttribute("more", Sums.isOfMore(new Typed(typed)));
         model.addAttribute("batchCode", form.getOrDefault("batch", ""));
         if (new Typed(typed).isAsked(asked)) {
             try {

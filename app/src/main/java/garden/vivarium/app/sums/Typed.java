@@ -54,14 +54,6 @@ record Typed(Map<String, String> values) {
         }
     }
 
-    /** Whether something was asked that stands in the fold of a mix: cells, baskets, a root ball, a dressing. */
-    boolean isOfMore() {
-        return isAsked("cells")
-                && (one("shape", Sums.Shape.class, Sums.Shape.ROUND).isOfMore()
-                        || !text("ball", "0").equals("0")
-                        || !text("dress", "0").equals("0"));
-    }
-
     /** Whether anything was asked yet. */
     boolean isAsked(String field) {
         return values.containsKey(field) && !values.get(field).isBlank();

@@ -222,7 +222,7 @@ class Technique {
         StrikeRate strike = record.strike(way);
         return new WayLine(
                 WayKey.of(way).text(),
-                guide.method(way.method()).map(Method::doing).orElse("strike"),
+                guide.method(way.method()).map(Method::planted).orElse(false),
                 way,
                 done,
                 strike,

@@ -10,7 +10,7 @@ import java.util.Optional;
  * A way that has data, as Technique lists it.
  *
  * @param key its name in addresses
- * @param doing what its pieces do: strike, or take
+ * @param planted whether its pieces are planted and take, rather than being stuck and striking
  * @param way what it is
  * @param done batches and pieces done so
  * @param strike mean rate with its evidence
@@ -22,7 +22,7 @@ import java.util.Optional;
  */
 public record WayLine(
         String key,
-        String doing,
+        boolean planted,
         Way way,
         Done done,
         StrikeRate strike,

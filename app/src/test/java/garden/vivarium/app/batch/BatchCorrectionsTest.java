@@ -228,7 +228,7 @@ class BatchCorrectionsTest extends AtANursery {
         assertThatThrownBy(() -> in(() -> corrections.unstick(code, null))).hasMessageContaining("looked at or moved");
     }
 
-    private static final int HISTORIES = 30;
+    private static final int HISTORIES = 15;
 
     /** Many batches with looks; with mistakes, each is first written down wrong and put right later. */
     private Map<Way, List<WayBatch>> tell(long seed, boolean mistakes) {

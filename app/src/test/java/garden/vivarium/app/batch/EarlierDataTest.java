@@ -44,7 +44,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** The application starts on what an earlier version stored, and everything that it held can be read and reckoned. */
 @Order(2)
-@SpringBootTest(properties = "vivarium.today=" + OnDatabase.TODAY)
+@SpringBootTest(
+        properties = {"vivarium.today=" + OnDatabase.TODAY, "vivarium.scheduled=false", "vivarium.ahead.most=0"})
 @ContextConfiguration(initializers = EarlierDataTest.Loads.class)
 class EarlierDataTest {
 

@@ -16,7 +16,7 @@ class AheadTest {
     private static final UUID NURSERY = UUID.randomUUID();
 
     private final CurrentNursery nursery = new CurrentNursery();
-    private final Ahead ahead = new Ahead(nursery);
+    private final Ahead ahead = new Ahead(nursery, 50);
     private final List<String> done = new CopyOnWriteArrayList<>();
     private final CountDownLatch go = new CountDownLatch(1);
     private final CountDownLatch last = new CountDownLatch(1);

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -76,7 +77,26 @@ class MessagesTest {
 
     /** Those of constants, and of the core's rules are named by its enums, and held to them in WordsTest. */
     private static boolean isOfARule(String key) {
-        return key.matches("(\\w+\\.)+[A-Z_0-9]+(\\.figures|\\.remedy|\\.full)?");
+        return key.startsWith("script.") || key.matches("(\\w+\\.)+[A-Z_0-9]+(\\.figures|\\.remedy|\\.full)?");
+    }
+
+    @Test
+    void whatScriptsSayIsThereAndAllOfItIsSaid() throws IOException {
+        String scripts = textsBelow("src/main/web/js");
+        Set<String> said = Pattern.compile(
+                        "(?:message|told|counted)\\((?:[^(){}\\n]*?\\? )?\"([\\w.-]+)\"(?: : \"([\\w.-]+)\")?")
+                .matcher(scripts)
+                .results()
+                .flatMap(m -> Stream.of(m.group(1), m.group(2)))
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
+        Set<String> there = messages.below("script.").keySet().stream()
+                .map(k -> k.replaceFirst("\\.(one|other)$", ""))
+                .filter(k -> !k.matches("reading\\.[A-Z_]+"))
+                .collect(Collectors.toSet());
+
+        assertThat(said).hasSizeGreaterThan(90);
+        assertThat(there).containsExactlyInAnyOrderElementsOf(said);
     }
 
     /** Of keys that are put together from a name, as "guide.hormone." and a constant. */

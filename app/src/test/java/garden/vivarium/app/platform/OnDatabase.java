@@ -21,6 +21,8 @@ import org.springframework.test.context.ContextConfiguration;
             "vivarium.today=" + OnDatabase.TODAY,
             "vivarium.printer=target/printed",
             "vivarium.scheduled=false",
+            // What a page needs is reckoned when a test asks for it, and not after each of thousands of saves.
+            "vivarium.ahead.most=0",
             "vivarium.key=made up for tests",
             // All tests come from one address, and their clock stands still.
             "vivarium.door.free-by-address=100000"

@@ -154,8 +154,6 @@ class EveryPageInAnotherLanguageTest {
         });
         // What batches were, as they are compared: told in words of English yet, since they are kept for all readers.
         texts.addAll(List.of("winter", "spring", "summer", "autumn", "warm from below", "no warmth from below"));
-        // Of the guide's methods, which are its data in the core.
-        Guide.load().methods().forEach(m -> texts.addAll(List.of(m.done(), m.doing())));
         // As people write them, offered to be written so.
         Stream.of(Handling.values()).forEach(h -> texts.add(h.written()));
         // Said once, when it was done.

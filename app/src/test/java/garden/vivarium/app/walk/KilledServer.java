@@ -43,6 +43,7 @@ final class KilledServer implements AutoCloseable {
                 "--server.port=" + port,
                 "--vivarium.today=" + OnDatabase.TODAY,
                 "--vivarium.scheduled=false",
+                "--vivarium.ahead.most=0",
                 "--vivarium.door.free-by-address=100000");
         start.environment().put("SPRING_DATASOURCE_URL", db.url());
         start.environment().put("SPRING_DATASOURCE_USERNAME", db.user());

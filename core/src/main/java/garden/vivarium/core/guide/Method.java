@@ -62,14 +62,4 @@ public record Method(
     public MilestoneSigns signs() {
         return new MilestoneSigns(firstSign.map(Told::sign), ready.sign());
     }
-
-    /** The word for what pieces do: strike, or take. */
-    public String doing() {
-        return planted ? "take" : "strike";
-    }
-
-    /** The word for having been set: stuck, or planted. */
-    public String done() {
-        return planted ? "planted" : "stuck";
-    }
 }

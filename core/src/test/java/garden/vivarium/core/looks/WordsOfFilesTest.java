@@ -46,10 +46,8 @@ class WordsOfFilesTest {
         Method tip = Guide.load().method("tip cutting").orElseThrow();
         Method clump = Guide.load().method("clump division").orElseThrow();
 
-        assertThat(tip.doing()).isEqualTo("strike");
-        assertThat(tip.done()).isEqualTo("stuck");
-        assertThat(clump.doing()).isEqualTo("take");
-        assertThat(clump.done()).isEqualTo("planted");
+        assertThat(tip.planted()).isFalse();
+        assertThat(clump.planted()).isTrue();
         assertThat(tip.signs()).isEqualTo(MilestoneSigns.roots());
         assertThat(clump.signs().firstSign()).isEmpty();
     }
