@@ -10,6 +10,7 @@ import garden.vivarium.app.batch.Whereabouts;
 import garden.vivarium.app.care.CareBook;
 import garden.vivarium.app.evidence.CurveDrawing;
 import garden.vivarium.app.photo.Photos;
+import garden.vivarium.app.platform.Messages;
 import garden.vivarium.app.stock.Stock;
 import garden.vivarium.core.guide.CareAct;
 import garden.vivarium.core.guide.Guide;
