@@ -1,6 +1,6 @@
 package garden.vivarium.app.bench;
 
-import garden.vivarium.app.platform.Words;
+import garden.vivarium.app.platform.Sentence;
 import garden.vivarium.core.guide.Method;
 import garden.vivarium.core.watch.Behind;
 import org.springframework.stereotype.Component;
@@ -12,12 +12,6 @@ class StandingWords {
     private static final int HARDLY_MORE = 100;
     private static final int ONE_IN_A_HUNDRED = 10;
 
-    private final Words words;
-
-    StandingWords(Words words) {
-        this.words = words;
-    }
-
     Standing of(Behind behind, Method method) {
         Behind.Judged last = behind.last();
         return switch (behind.verdict()) {
@@ -25,17 +19,17 @@ class StandingWords {
             case FEW -> few(behind, last, method);
             case LATE -> late(behind, last, method);
             case AHEAD -> ahead(behind, last, method);
-            case AS_USUAL -> new Standing(Behind.Verdict.AS_USUAL, "", "", behind.working());
+            case AS_USUAL -> Standing.asUsual(behind.working());
         };
     }
 
-    private Standing slow(Behind behind, Behind.Judged last, Method method) {
+    private static Standing slow(Behind behind, Behind.Judged last, Method method) {
         Behind.Seen seen = last.slowest();
-        String figures = figures(last.isSlowestByFirstSign(), seen, method);
+        Sentence figures = figures(last.isSlowestByFirstSign(), seen, method);
         return new Standing(
                 Behind.Verdict.SLOW,
-                words.say("standing.slow", "figures", figures),
-                words.say(
+                Sentence.of("standing.slow", "figures", figures),
+                Sentence.of(
                         "standing.slow.sentence",
                         "day",
                         last.day(),
@@ -48,31 +42,31 @@ class StandingWords {
                 behind.working());
     }
 
-    private Standing few(Behind behind, Behind.Judged last, Method method) {
+    private static Standing few(Behind behind, Behind.Judged last, Method method) {
         Behind.Seen seen = last.furthest();
-        String figures = figures(last.isFurthestByFirstSign(), seen, method);
+        Sentence figures = figures(last.isFurthestByFirstSign(), seen, method);
         return new Standing(
                 Behind.Verdict.FEW,
-                words.say("standing.few", "figures", figures),
-                words.say(
+                Sentence.of("standing.few", "figures", figures),
+                Sentence.of(
                         "standing.few.sentence", "day", last.day(), "figures", figures, "rarely", rarely(seen.tail())),
                 behind.working());
     }
 
-    private Standing ahead(Behind behind, Behind.Judged last, Method method) {
-        String figures = figures(false, last.ready(), method);
+    private static Standing ahead(Behind behind, Behind.Judged last, Method method) {
+        Sentence figures = figures(false, last.ready(), method);
         return new Standing(
                 Behind.Verdict.AHEAD,
-                words.say("standing.ahead", "figures", figures),
-                words.say("standing.ahead.sentence", "day", last.day(), "figures", figures, "soon", last.soon()),
+                Sentence.of("standing.ahead", "figures", figures),
+                Sentence.of("standing.ahead.sentence", "day", last.day(), "figures", figures, "soon", last.soon()),
                 behind.working());
     }
 
-    private Standing late(Behind behind, Behind.Judged last, Method method) {
+    private static Standing late(Behind behind, Behind.Judged last, Method method) {
         return new Standing(
                 Behind.Verdict.LATE,
-                words.say("standing.late", "sign", sign(method)),
-                words.say(
+                Sentence.of("standing.late", "sign", sign(method)),
+                Sentence.of(
                         "standing.late.sentence",
                         "sign",
                         sign(method),
@@ -85,12 +79,12 @@ class StandingWords {
                 behind.working());
     }
 
-    private String sign(Method method) {
-        return method.firstSign().map(Method.Told::word).orElseGet(() -> words.say("standing.first.sign"));
+    private static Object sign(Method method) {
+        return method.firstSign().<Object>map(Method.Told::word).orElseGet(() -> Sentence.of("standing.first.sign"));
     }
 
-    private String figures(boolean firstSign, Behind.Seen seen, Method method) {
-        return words.say(
+    private static Sentence figures(boolean firstSign, Behind.Seen seen, Method method) {
+        return Sentence.of(
                 firstSign ? "standing.sign" : "standing.ready",
                 "reached",
                 seen.reached(),
@@ -102,10 +96,10 @@ class StandingWords {
                 Math.round(seen.expected()));
     }
 
-    private String rarely(double tail) {
+    private static Sentence rarely(double tail) {
         long inAThousand = Math.round(1000 * tail);
         return inAThousand < ONE_IN_A_HUNDRED
-                ? words.say("standing.rarely.thousand", "inAThousand", inAThousand)
-                : words.say("standing.rarely.hundred", "inAHundred", Math.round(100 * tail));
+                ? Sentence.of("standing.rarely.thousand", "inAThousand", inAThousand)
+                : Sentence.of("standing.rarely.hundred", "inAHundred", Math.round(100 * tail));
     }
 }

@@ -39,8 +39,7 @@ class WatchController {
         model.addAttribute(
                 "rows",
                 benches.open().stream()
-                        .filter(r ->
-                                r.standing().filter(s -> !s.label().isEmpty()).isPresent())
+                        .filter(r -> r.standing().filter(s -> s.isTold()).isPresent())
                         .toList());
         model.addAttribute("others", watched.otherWay());
         model.addAttribute(

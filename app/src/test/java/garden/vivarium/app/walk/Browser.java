@@ -124,6 +124,12 @@ public final class Browser implements AutoCloseable {
                 Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", on ? "dark" : "light"))));
     }
 
+    /** Asks for pages in a language. */
+    void reads(String language) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand("Network.setExtraHTTPHeaders", Map.of("headers", Map.of("Accept-Language", language)));
+    }
+
     public void open(String path) {
         driver.get(home + path);
     }
@@ -411,6 +417,7 @@ public final class Browser implements AutoCloseable {
         before.forEach(tab -> driver.switchTo().window(tab).close());
         driver.switchTo().window(now);
         driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", home, "storageTypes", "all"));
+        driver.executeCdpCommand("Network.setExtraHTTPHeaders", Map.of("headers", Map.of()));
         driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
         driver.executeCdpCommand("Network.clearBrowserCache", Map.of());
         driver.manage().logs().get(LogType.BROWSER);

@@ -18,12 +18,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Currency;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -36,6 +39,7 @@ import org.jsoup.nodes.TextNode;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 
@@ -48,8 +52,13 @@ import org.springframework.test.web.servlet.MockMvc;
 class EveryPageInAnotherLanguageTest {
 
     private static final int ALIKE = 1;
+    private static final int DESK = 1280;
+    private static final int PHONE = 390;
 
     private static final Pattern PLAIN_WORD = Pattern.compile("(?<![\\p{L}\\d-])[A-Za-z]{2,}(?![\\p{L}\\d-])");
+
+    @LocalServerPort
+    private int port;
 
     @Autowired
     private People people;
@@ -61,7 +70,7 @@ class EveryPageInAnotherLanguageTest {
     private MockMvc pages;
 
     @Test
-    void noPlainWordStandsOnAPageButWhatPeopleTyped() throws IOException {
+    void noPlainWordStandsOnAPageButWhatPeopleTypedAndNoPageBreaks() throws IOException {
         // A sample of its own: how batches stand is kept for all readers of a nursery, in the language of whoever asked
         // first.
         Nurseries.Made nursery = Nurseries.make(people);
@@ -89,6 +98,32 @@ class EveryPageInAnotherLanguageTest {
         Files.writeString(Path.of("target/plain-words.txt"), found);
         assertThat(all).hasSizeGreaterThan(60);
         assertThat(plain).isEmpty();
+        assertThat(wider(nursery, all.keySet())).as("wider than the screen").isEmpty();
+    }
+
+    /** Pages that words a third longer make wider than the screen, at a desk or on a phone. */
+    private List<String> wider(Nurseries.Made nursery, Set<String> pages) {
+        List<String> wider = new ArrayList<>();
+        try (Browser browser = new Browser(port)) {
+            browser.reads(PseudoLanguage.TAG);
+            browser.signIn(nursery.signIn(), Nurseries.PASSWORD);
+            Set<String> seen = new HashSet<>();
+            for (String page : pages) {
+                if (page.startsWith("/door") || !seen.add(SamplePages.kind(page))) {
+                    continue;
+                }
+                browser.open(page);
+                if (browser.width() > DESK) {
+                    wider.add(page + " at a desk: " + browser.width());
+                }
+                browser.size(PHONE, 844, true);
+                if (browser.width() > PHONE) {
+                    wider.add(page + " on a phone: " + browser.width());
+                }
+                browser.size(DESK, 800, false);
+            }
+        }
+        return wider;
     }
 
     private Optional<String> read(String path, SignedIn reader) {
