@@ -21,6 +21,8 @@ public final class PseudoLanguage implements LauncherSessionListener {
     /** How a browser asks for it. */
     public static final String TAG = "en-XA";
 
+    private static final int WORD = 6;
+
     private static final String PLAIN = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ";
     private static final String ACCENTED = "àƀçđéƒĝĥîĵķļɱñöþɋŕšţûṽŵẋýžÀƁÇĐÉƑĜĤÎĴĶĻṀÑÖÞɊŔŠŢÛṼŴẊÝŽ";
 
@@ -77,7 +79,16 @@ public final class PseudoLanguage implements LauncherSessionListener {
                 said.append(c);
             }
         }
-        return letters < 3 ? said.toString() : said + "·" + "é".repeat(letters / 3);
+        return letters < 3 ? said.toString() : said + "·" + longer(letters / 3);
+    }
+
+    /** So many letters more, in words as long as words are. */
+    private static String longer(int letters) {
+        StringBuilder more = new StringBuilder();
+        for (int i = 0; i < letters; i++) {
+            more.append(i > 0 && i % WORD == 0 ? " " : "").append('é');
+        }
+        return more.toString();
     }
 
     /** How long the mark of emphasis or the sign by its number is that begins there; 0 where none does. */
