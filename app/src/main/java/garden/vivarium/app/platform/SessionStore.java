@@ -4,6 +4,7 @@ import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.MySqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -14,6 +15,12 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Configuration
 class SessionStore {
+
+    /** Two pages that a person opens at the same moment in a new session write down the same of it; neither may fail by that. */
+    @Bean
+    MySqlJdbcIndexedSessionRepositoryCustomizer attributesOnce() {
+        return new MySqlJdbcIndexedSessionRepositoryCustomizer();
+    }
 
     @Bean(defaultCandidate = false)
     TransactionOperations springSessionTransactionOperations(DataSource database) {
